@@ -1,0 +1,11 @@
+import { jsonBody, respond } from '@/server/respond';
+import { idOf, revisionBody } from '@/server/schemas/requests';
+import { discardDraft } from '@/server/useCases/editKeymap';
+
+/** Goes back to what was last kept. */
+export function POST(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
+  return respond(async () => {
+    const body = revisionBody(await jsonBody(request));
+    return discardDraft(idOf((await params).id), body.revision);
+  });
+}

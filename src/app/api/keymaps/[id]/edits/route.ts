@@ -1,0 +1,11 @@
+import { jsonBody, respond } from '@/server/respond';
+import { editBody, idOf } from '@/server/schemas/requests';
+import { editKeymap } from '@/server/useCases/editKeymap';
+
+/** Puts a ticket on the tape. */
+export function POST(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
+  return respond(async () => {
+    const body = editBody(await jsonBody(request));
+    return editKeymap(idOf((await params).id), body.revision, body.ticket);
+  });
+}

@@ -1,0 +1,11 @@
+import { jsonBody, respond } from '@/server/respond';
+import { idOf, keepAsNewBody } from '@/server/schemas/requests';
+import { keepAsNew } from '@/server/useCases/editKeymap';
+
+/** Keeps the draft as a keymap of its own. */
+export function POST(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
+  return respond(async () => {
+    const body = keepAsNewBody(await jsonBody(request));
+    return keepAsNew(idOf((await params).id), body.revision, body.name, body.owner);
+  });
+}

@@ -1,0 +1,11 @@
+import { jsonBody, respond } from '@/server/respond';
+import { idOf, revisionBody } from '@/server/schemas/requests';
+import { keepKeymap } from '@/server/useCases/editKeymap';
+
+/** Keeps the draft. */
+export function POST(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
+  return respond(async () => {
+    const body = revisionBody(await jsonBody(request));
+    return keepKeymap(idOf((await params).id), body.revision);
+  });
+}

@@ -1,0 +1,11 @@
+import { jsonBody, respond } from '@/server/respond';
+import { idOf, tapeBody } from '@/server/schemas/requests';
+import { moveOnTape } from '@/server/useCases/editKeymap';
+
+/** Goes to another place on the tape: undo and redo. */
+export function POST(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
+  return respond(async () => {
+    const body = tapeBody(await jsonBody(request));
+    return moveOnTape(idOf((await params).id), body.revision, body.cursor);
+  });
+}

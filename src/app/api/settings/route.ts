@@ -1,0 +1,8 @@
+import { jsonBody, respond } from '@/server/respond';
+import { settingsBody } from '@/server/schemas/requests';
+import { saveSettings } from '@/server/useCases/settings';
+
+/** Changes how the interface looks and how it writes keys. */
+export function PATCH(request: Request): Promise<Response> {
+  return respond(async () => saveSettings(settingsBody(await jsonBody(request))));
+}

@@ -1,0 +1,166 @@
+import { type Chord, inOrder, type Modifier, type Stroke } from './chord';
+import { isKnownKey, readKey } from './keyNames';
+
+/**
+ * Reads one chord from any common way of writing it.
+ *
+ *   stroke   = modifier* [separator] key
+ *   sequence = stroke ("then" stroke)* | stroke (" " stroke)*      each stroke but the first starting with a modifier
+ *   hold     = "hold" chord | chord "(hold)"
+ *
+ * Separators are `+`, `-`, `·`, a space, or nothing after a symbol. Never throws; the time is linear in the length,
+ * and texts longer than 120 characters are refused at once.
+ */
+export type ParsedChord =
+  | { readonly ok: true; readonly chord: Chord }
+  | { readonly ok: false; readonly part: string; readonly message: string };
+
+/** Whose words `Ctrl` is: on Windows it is `Mod`, on a Mac and in our canonical text it is the Mac's Control. */
+export type Dialect = 'windows' | 'mac' | 'canonical';
+
+const WORDS: Readonly<Record<string, Modifier | 'control'>> = {
+  ctrl: 'control',
+  control: 'control',
+  ctl: 'control',
+  strg: 'control',
+  steuerung: 'control',
+  '⌃': 'Ctrl',
+  macctrl: 'Ctrl',
+  mod: 'Mod',
+  cmd: 'Mod',
+  command: 'Mod',
+  befehl: 'Mod',
+  commande: 'Mod',
+  comando: 'Mod',
+  '⌘': 'Mod',
+  alt: 'Alt',
+  option: 'Alt',
+  opt: 'Alt',
+  wahl: 'Alt',
+  opción: 'Alt',
+  '⌥': 'Alt',
+  shift: 'Shift',
+  umschalt: 'Shift',
+  maj: 'Shift',
+  mayús: 'Shift',
+  mayus: 'Shift',
+  '⇧': 'Shift',
+  meta: 'Meta',
+  win: 'Meta',
+  windows: 'Meta',
+  super: 'Meta',
+  '⊞': 'Meta',
+};
+const MODIFIER_WORD = /^(⌘|⌥|⇧|⌃|⊞|\p{L}+)/u;
+const LONGEST = 120;
+
+const refuse = (part: string, message: string): ParsedChord => ({ ok: false, part, message });
+
+export function parseChord(text: string, dialect: Dialect = 'windows'): ParsedChord {
+  let rest = text
+    .normalize('NFC')
+    .replace(/[\s ]+/g, ' ')
+    .trim();
+  if (rest === '') return refuse('', 'There are no keys here.');
+  if (rest.length > LONGEST) return refuse(`${rest.slice(0, 20)}…`, 'This is too long to be keys.');
+  let hold = false;
+  const held = /^hold\s*[:+]?\s*(.+)$/i.exec(rest) ?? /^(.+?)\s*\(?\s*\bhold\)?$/i.exec(rest);
+  if (held?.[1]) {
+    hold = true;
+    rest = held[1];
+  }
+  const strokes: Stroke[] = [];
+  for (const part of splitStrokes(rest)) {
+    const stroke = parseStroke(part, dialect);
+    if ('message' in stroke) return refuse(stroke.part, stroke.message);
+    strokes.push(stroke);
+  }
+  const alone = strokes.find((stroke) => stroke.key === null);
+  if (alone && strokes.length > 1) return refuse(rest, 'One of these strokes has no key.');
+  return { ok: true, chord: { hold: hold || alone !== undefined, strokes } };
+}
+
+/** Canonical text back to a chord; null when it is not exactly what we would have written. */
+export function parseCanonical(text: string): Chord | null {
+  const hold = text.startsWith('hold:');
+  const strokes: Stroke[] = [];
+  for (const part of (hold ? text.slice(5) : text).split(' ')) {
+    const words = part.split('+');
+    const last = words[words.length - 1] ?? '';
+    const bare = last in CANONICAL_MODIFIERS;
+    const modifiers = (bare ? words : words.slice(0, -1)) as Modifier[];
+    const key = bare ? null : last;
+    if (modifiers.some((word) => !(word in CANONICAL_MODIFIERS)) || (key !== null && !isKnownKey(key))) return null;
+    if (inOrder(modifiers).join() !== modifiers.join() || (key === null && !hold)) return null;
+    strokes.push({ modifiers, key });
+  }
+  return strokes.length > 1 && strokes.some((stroke) => stroke.key === null) ? null : { hold, strokes };
+}
+const CANONICAL_MODIFIERS: Readonly<Record<string, true>> = {
+  Mod: true,
+  Ctrl: true,
+  Alt: true,
+  Shift: true,
+  Meta: true,
+};
+
+function splitStrokes(text: string): string[] {
+  const said = text.split(/\s+then\s+/i);
+  if (said.length > 1) return said.map((part) => part.replace(/(?<=[^+\-\s⌘⌥⇧⌃]),$/u, ''));
+  // A space starts a new stroke only before a modifier that itself leads on to a key, and after a complete stroke.
+  const parts: string[] = [];
+  let open = '';
+  for (const word of text.split(' ')) {
+    const startsNew =
+      /^(\p{L}+[+-]\S|[⌘⌥⇧⌃]\S)/u.test(word) &&
+      modifierAt(word) !== null &&
+      /[^+\-–·]$/u.test(open) &&
+      !endsInModifier(open);
+    if (startsNew) {
+      parts.push(open);
+      open = word;
+    } else open = open === '' ? word : `${open} ${word}`;
+  }
+  return [...parts, open];
+}
+
+function endsInModifier(text: string): boolean {
+  const last = /(⌘|⌥|⇧|⌃|⊞|\p{L}+)$/u.exec(text)?.[1];
+  return last !== undefined && WORDS[last.toLowerCase()] !== undefined;
+}
+
+function modifierAt(text: string): { word: string; modifier: Modifier | 'control' } | null {
+  const word = MODIFIER_WORD.exec(text)?.[1];
+  const modifier = word === undefined ? undefined : WORDS[word.toLowerCase()];
+  return word === undefined || modifier === undefined || !Object.hasOwn(WORDS, word.toLowerCase())
+    ? null
+    : { word, modifier };
+}
+
+function parseStroke(text: string, dialect: Dialect): Stroke | { part: string; message: string } {
+  const modifiers: Modifier[] = [];
+  let mac = dialect !== 'windows';
+  let rest = text.trim();
+  for (;;) {
+    const found = modifierAt(rest);
+    if (!found) break;
+    if (/^(cmd|command|opt|option|⌘|⌥|⇧|⌃)$/i.test(found.word)) mac = true;
+    const after = rest.slice(found.word.length);
+    // "Win", "Control" and so on count as modifiers only when set off from what follows, unlike the symbols.
+    const symbol = /^[⌘⌥⇧⌃⊞]$/.test(found.word);
+    const separator = /^\s*[+\-–·]\s*(?=\S)|^\s+(?=\S)|^$/u.exec(after);
+    if (!symbol && !separator) break;
+    const modifier = found.modifier === 'control' ? (mac && dialect !== 'windows' ? 'Ctrl' : 'Mod') : found.modifier;
+    if (modifiers.includes(modifier)) return { part: found.word, message: `${found.word} stands there twice.` };
+    modifiers.push(modifier);
+    rest = after.slice(separator?.[0].length ?? 0).trim();
+  }
+  if (rest === '') {
+    if (modifiers.length > 0) return { modifiers: inOrder(modifiers), key: null };
+    return { part: text, message: 'There are no keys here.' };
+  }
+  const key =
+    readKey(rest, mac && dialect !== 'canonical') ?? readKey(rest.replace(/^["“«']\s*|\s*["”»']$|\s+key$/giu, ''), mac);
+  if (key === null) return { part: rest, message: `We don't know a key called “${rest}”.` };
+  return { modifiers: inOrder(modifiers), key };
+}

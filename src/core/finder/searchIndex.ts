@@ -1,0 +1,34 @@
+import type { Command } from '../program/program';
+import { fold } from '../text/fold';
+
+/** A command as the finder sees it: its words, folded once. */
+type Entry = {
+  readonly command: Command;
+  readonly name: string;
+  readonly words: readonly string[];
+  readonly initials: string;
+  readonly path: string;
+  readonly pathWords: readonly string[];
+};
+export type SearchIndex = readonly Entry[];
+
+/** Prepares commands for search; the order given is kept among equals. */
+export function buildSearchIndex(commands: readonly Command[]): SearchIndex {
+  return commands.map((command) => {
+    const words = wordsOf(command.name);
+    const pathWords = command.path.flatMap(wordsOf);
+    return {
+      command,
+      name: words.join(' '),
+      words,
+      initials: words.map((word) => word[0]).join(''),
+      path: pathWords.join(' '),
+      pathWords,
+    };
+  });
+}
+
+/** The folded words of a text. */
+export function wordsOf(text: string): string[] {
+  return fold(text).match(/[\p{L}\p{N}%]+/gu) ?? [];
+}

@@ -1,0 +1,107 @@
+import { readKeysCell } from './readKeysCell';
+import type { RawRow } from './tables';
+
+/** What a column holds. A table has at most one of each but `ignore` and `path`. */
+export const ROLES = ['name', 'path', 'keys', 'Mac keys', 'kind', 'ignore'] as const;
+export type Role = (typeof ROLES)[number];
+
+const HEADER_WORDS: readonly (readonly [Role, RegExp])[] = [
+  ['Mac keys', /\bmac\b|macos|\bosx\b|apple/i],
+  [
+    'keys',
+    /short\s?cut|^keys?$|hot\s?key|key\s?(board|stroke|map|s\b)|binding|accelerator|tast|raccourci|atajo|windows|linux|\bpc\b|press|\bchord/i,
+  ],
+  ['kind', /^(kind|type|art)$/i],
+  ['path', /menu|path|category|group|section|where|location|area|found|pfad|chemin|ruta|panel|module|context|page/i],
+  ['ignore', /desc|note|comment|remark|explan|what it does|since|version|default\?|^#$|^no\.?$|\bid\b|beschreib/i],
+  ['name', /command|name|action|function|tool|task|befehl|commande|comando|feature|operation|item|to do|effect/i],
+];
+
+/** The role a column's heading speaks for, if any. */
+export function roleOfHeader(text: string): Role | null {
+  return HEADER_WORDS.find(([, words]) => words.test(text))?.[0] ?? null;
+}
+
+/** Whether a row names columns instead of filling them: short words, none of them keys, at least one a column's name. */
+export function isHeaderRow(row: RawRow): boolean {
+  const filled = row.cells.filter((cell) => cell !== '');
+  if (filled.length < 2 || filled.some((cell) => cell.length > 40)) return false;
+  const named = filled.filter((cell) => roleOfHeader(cell) !== null).length;
+  const keys = filled.filter((cell) => /[+⌘⌥⇧⌃]|\bF\d/.test(cell)).length;
+  return keys === 0 && named >= (row.heading ? 1 : Math.min(2, filled.length));
+}
+
+/**
+ * The role of each column, from its heading and from what stands in it: keys are what reads as keys, the name is the
+ * column with the most differing words, a path repeats or has steps.
+ */
+export function guessRoles(header: RawRow | null, rows: readonly RawRow[]): Role[] {
+  const width = Math.max(header?.cells.length ?? 0, ...rows.map((row) => row.cells.length), 1);
+  const body = rows.slice(0, 400);
+  const columns = Array.from({ length: width }, (_, i) => profileOf(body.map((row) => row.cells[i] ?? '')));
+  const said = Array.from({ length: width }, (_, i) => roleOfHeader(header?.cells[i] ?? ''));
+  const roles: Role[] = columns.map(() => 'ignore');
+  const free = (i: number): boolean => roles[i] === 'ignore';
+
+  // Keys first: they are the surest to know by sight. A heading helps where cells are few.
+  const keyScore = columns.map(
+    (c, i) => c.keys + (said[i] === 'keys' || said[i] === 'Mac keys' ? 0.5 : said[i] ? -0.3 : 0),
+  );
+  const byKeys = order(keyScore).filter((i) => (keyScore[i] ?? 0) >= 0.45);
+  const mac =
+    byKeys.find((i) => said[i] === 'Mac keys') ?? byKeys.find((i) => (columns[i]?.mac ?? 0) > 0.3 && byKeys.length > 1);
+  const keys = byKeys.find((i) => i !== mac);
+  if (keys !== undefined) roles[keys] = 'keys';
+  if (mac !== undefined) roles[mac] = 'Mac keys';
+
+  const nameScore = columns.map((c, i) =>
+    free(i) && c.filled > 0
+      ? c.distinct +
+        c.letters +
+        (said[i] === 'name' ? 1 : said[i] === 'path' || said[i] === 'kind' ? -0.8 : said[i] === 'ignore' ? -1.2 : 0) -
+        c.long
+      : Number.NEGATIVE_INFINITY,
+  );
+  const name = order(nameScore)[0];
+  if (name !== undefined && Number.isFinite(nameScore[name] ?? Number.NaN)) roles[name] = 'name';
+
+  columns.forEach((c, i) => {
+    if (!free(i) || c.filled === 0) return;
+    if (said[i] === 'kind') roles[i] = 'kind';
+    else if (
+      said[i] === 'path' ||
+      (said[i] === null && c.letters > 0.5 && c.long < 0.3 && (c.distinct < 0.6 || c.steps > 0.3))
+    )
+      roles[i] = 'path';
+  });
+  return roles;
+}
+
+type Column = {
+  filled: number;
+  distinct: number;
+  letters: number;
+  keys: number;
+  mac: number;
+  steps: number;
+  long: number;
+};
+
+function profileOf(cells: readonly string[]): Column {
+  const filled = cells.filter((cell) => cell !== '');
+  const share = (test: (cell: string) => boolean): number =>
+    filled.length === 0 ? 0 : filled.filter(test).length / filled.length;
+  return {
+    filled: filled.length,
+    distinct: filled.length === 0 ? 0 : new Set(filled).size / filled.length,
+    letters: share((cell) => /\p{L}{3}/u.test(cell)),
+    keys: share((cell) => readKeysCell(cell, 'windows').status === 'keys'),
+    mac: share((cell) => /[⌘⌥⌃]|\b(cmd|command|option)\b/i.test(cell)),
+    steps: share((cell) => /\s[>›→»]\s/u.test(cell)),
+    long: share((cell) => cell.length > 60),
+  };
+}
+
+function order(scores: readonly number[]): number[] {
+  return scores.map((_, i) => i).sort((a, b) => (scores[b] ?? 0) - (scores[a] ?? 0));
+}

@@ -1,0 +1,32 @@
+import { type ChordText, canonicalText } from '../chord/chord';
+import type { Dialect } from '../chord/parseChord';
+import { parseChords } from '../chord/parseChords';
+
+/** What a keys cell says: keys, that there are none, or something else; and what of it was left aside and why. */
+export type KeysCell = {
+  readonly status: 'keys' | 'none' | 'unread';
+  readonly chords: readonly ChordText[];
+  readonly problems: readonly string[];
+};
+
+const NO_KEYS =
+  /^(?:[-–—]+|none|no (?:key|shortcut|default)s?|n\/?a|unassigned|not (?:set|assigned)|keine?|aucun|ninguno|\(none\)|\?)$/i;
+const MOUSE = /\b(?:click|drag|dblclick|double-click|wheel|scroll|mouse|tap|pen|stylus|klick|clic)\b/i;
+
+/** Reads a cell with several keys, "or", notes in brackets and note marks. */
+export function readKeysCell(text: string, dialect: Dialect): KeysCell {
+  const cell = text
+    .replace(/\s*\((?!hold)[^()]*\p{L}{3}[^()]*\)/giu, '')
+    .replace(/(?<=\S)\s*(?:[¹²³⁴⁵⁶⁷⁸⁹†‡]+|\[\d{1,2}\])/gu, '')
+    .replace(/(?<=[\p{L}\p{N}])\*+$/u, '')
+    .trim();
+  if (cell === '' || (NO_KEYS.test(cell) && cell !== '-')) return { status: 'none', chords: [], problems: [] };
+  // A lone hyphen is how most lists say "nothing"; the hyphen key itself is written "minus" or stands with a modifier.
+  if (cell === '-') return { status: 'none', chords: [], problems: [] };
+  const read = parseChords(cell, dialect);
+  const chords = [...new Set(read.chords.map(canonicalText))];
+  const problems = read.problems.map(({ part, message }) =>
+    MOUSE.test(part) ? `“${part}” needs the mouse or pen, so it isn't kept as keys.` : message,
+  );
+  return { status: chords.length > 0 ? 'keys' : 'unread', chords, problems };
+}

@@ -1,0 +1,12 @@
+/** How bright the interface is; Studio is the neutral gray for judging pictures. */
+export const LAMPS = ['studio', 'bright', 'dim', 'contrast'] as const;
+export const TEXT_SIZES = ['normal', 'large', 'largest'] as const;
+/** How keys are written on screen. */
+export const SCREEN_NOTATIONS = ['windows', 'mac', 'symbols'] as const;
+
+export type Settings = {
+  readonly lamp: (typeof LAMPS)[number];
+  readonly textSize: (typeof TEXT_SIZES)[number];
+  readonly notation: (typeof SCREEN_NOTATIONS)[number];
+};
+export const DEFAULT_SETTINGS: Settings = { lamp: 'studio', textSize: 'normal', notation: 'windows' };

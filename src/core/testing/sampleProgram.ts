@@ -1,0 +1,34 @@
+import fc from 'fast-check';
+import { type Keymap, keymapOf } from '../keymap/keymap';
+import type { Command, Program } from '../program/program';
+
+/** A small program for tests: two nested contexts, one apart, an area that takes turns, one fixed chord. */
+export const sampleProgram: Program = {
+  name: 'Sample',
+  version: '1',
+  contexts: [
+    { id: 'everywhere', name: 'everywhere', parent: null },
+    { id: 'canvas', name: 'over the canvas', parent: 'everywhere' },
+    { id: 'list', name: 'in the list', parent: 'everywhere' },
+  ],
+  rules: { turns: [['Tool rail']], fixed: [{ chord: 'Escape', why: 'it leaves a tool' }] },
+  commands: [
+    ...['lift-stain', 'stain-mask', 'undo', 'trim'].map((id) => command(id, 'menu item', ['Repair'], 'everywhere')),
+    ...['dab', 'smear'].map((id) => command(id, 'menu item', ['Brush'], 'canvas')),
+    ...['open-row', 'fold-row'].map((id) => command(id, 'menu item', ['Rows'], 'list')),
+    ...['clone', 'patch', 'fill'].map((id) => command(id, 'tool', ['Tool rail'], 'everywhere')),
+  ],
+};
+
+function command(id: string, kind: Command['kind'], path: string[], context: string): Command {
+  return { id, name: `${id[0]?.toUpperCase()}${id.slice(1).replace('-', ' ')}`, kind, path, context };
+}
+
+export const CHORDS = ['S', 'W', 'Mod+Z', 'Alt+W', 'Mod+Plus', 'Mod+Shift+=', 'Escape', 'hold:Space'];
+
+/** Any keymap of the sample program over a handful of chords, clashes and all. */
+export const anyKeymap: fc.Arbitrary<Keymap> = fc
+  .array(fc.tuple(fc.constantFrom(...sampleProgram.commands.map((one) => one.id)), fc.constantFrom(...CHORDS)), {
+    maxLength: 14,
+  })
+  .map(keymapOf);

@@ -1,0 +1,81 @@
+import type { ChordText } from '../chord/chord';
+import type { Change, Ticket } from '../keymap/ticket';
+import type { CommandId, Program } from '../program/program';
+import type { Reading } from '../reading/readCommandList';
+
+/** What the server hands to the screens. Plain data, so that it can cross the wire. */
+
+/** Where a draft stands after an edit; what the interface needs to follow. */
+export type DraftState = {
+  readonly id: number;
+  readonly slug: string;
+  readonly name: string;
+  readonly owner: string;
+  readonly factory: boolean;
+  readonly unnamed: boolean;
+  readonly revision: number;
+  /** How many tickets of the tape are applied. */
+  readonly cursor: number;
+  /** Where on the tape the last kept version stands; null when the tape no longer leads there. */
+  readonly keptCursor: number | null;
+  /** What the edit did to the bindings, to be done on the screen as well. */
+  readonly changes: readonly Change[];
+};
+
+/** One keymap with its program, as Board and Sheets show it. Kept and factory state are given as changes from the draft. */
+export type KeymapView = {
+  readonly programSlug: string;
+  readonly program: Program;
+  readonly draft: DraftState;
+  readonly bindings: readonly (readonly [CommandId, ChordText])[];
+  readonly toKept: readonly Change[];
+  readonly toFactory: readonly Change[];
+  readonly tape: readonly Ticket[];
+};
+
+/** A keymap as the Shelf lists it. */
+export type KeymapSummary = {
+  readonly id: number;
+  readonly slug: string;
+  readonly name: string;
+  readonly owner: string;
+  readonly factory: boolean;
+  readonly unnamed: boolean;
+  readonly putAway: boolean;
+  readonly lastUsed: string | null;
+  readonly bindings: number;
+  /** Commands whose keys differ from the factory's, and from what was last kept. */
+  readonly yours: number;
+  readonly draftChanges: number;
+  /** Every chord of the keymap, once, and whether it is one of yours. */
+  readonly chords: readonly (readonly [ChordText, boolean])[];
+};
+export type ProgramSummary = {
+  readonly slug: string;
+  readonly name: string;
+  readonly version: string;
+  readonly commands: number;
+  readonly putAway: boolean;
+  readonly keymaps: readonly KeymapSummary[];
+};
+
+/** A keymap that can be switched to, by its address. */
+export type KeymapLink = {
+  readonly program: string;
+  readonly programName: string;
+  readonly keymap: string;
+  readonly name: string;
+  readonly owner: string;
+  readonly factory: boolean;
+};
+
+/** What a file turned out to be, before it is brought in. */
+export type Preview =
+  | { readonly kind: 'list'; readonly reading: Reading; readonly encoding: string; readonly name: string }
+  | {
+      readonly kind: 'program file';
+      readonly name: string;
+      readonly version: string;
+      readonly commands: number;
+      readonly keymaps: readonly { readonly name: string; readonly owner: string }[];
+    };

@@ -1,0 +1,95 @@
+import { mkdirSync, statSync } from 'node:fs';
+import { join } from 'node:path';
+import { Sequelize, type Transaction } from 'sequelize';
+import sqlite3 from 'sqlite3';
+import { SequelizeStorage, Umzug } from 'umzug';
+import { databaseFile, dataFolder } from './dataFolder';
+import { migrations } from './migrations';
+
+/**
+ * Sequelize opens a connection for each transaction and gives no hook to set it up, so the driver does it: foreign keys
+ * hold, a commit is on disk before it returns, and a busy file is waited for.
+ */
+class Connection extends sqlite3.Database {
+  constructor(...given: ConstructorParameters<typeof sqlite3.Database>) {
+    super(...given);
+    this.configure('busyTimeout', 5000);
+    this.exec('PRAGMA journal_mode = WAL; PRAGMA synchronous = FULL; PRAGMA foreign_keys = ON;', () => {
+      // A file that is no database fails here first; the query that follows says so where it can be caught.
+    });
+  }
+}
+
+/** Opens a database file and brings it up to date, after keeping a copy of it where a migration is due. */
+export async function openDatabaseFile(file: string): Promise<Sequelize> {
+  const existed = exists(file);
+  const sequelize = new Sequelize({
+    dialect: 'sqlite',
+    storage: file,
+    logging: false,
+    dialectModule: { ...sqlite3, Database: Connection },
+    define: { underscored: true, timestamps: false },
+  });
+  const umzug = new Umzug({
+    migrations: migrations.map(({ name, up }) => ({
+      name,
+      up: () => sequelize.transaction((transaction) => up(sequelize, transaction)),
+    })),
+    storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
+    logger: undefined,
+  });
+  const pending = await umzug.pending();
+  if (pending.length > 0 && existed) await copyDatabase(sequelize, `before-${pending[0]?.name ?? 'migration'}`);
+  await umzug.up();
+  return sequelize;
+}
+
+/** Keeps a copy of the database beside it, whole even while it is in use. @returns the copy's path. */
+export async function copyDatabase(sequelize: Sequelize, label: string): Promise<string> {
+  const folder = join(dataFolder(), 'copies');
+  mkdirSync(folder, { recursive: true });
+  const copy = join(folder, `gray-pin ${new Date().toISOString().replace(/[:.]/g, '-')} ${label}.sqlite`);
+  await sequelize.query('VACUUM INTO :copy', { replacements: { copy } });
+  return copy;
+}
+
+function exists(file: string): boolean {
+  try {
+    return statSync(file).size > 0;
+  } catch {
+    return false;
+  }
+}
+
+// Next bundles routes apart from each other; the one connection is kept where all of them find it.
+const shared = globalThis as { grayPinDatabase?: Promise<Sequelize> | undefined; grayPinQueue?: Promise<unknown> };
+
+/** The application's database, opened on first use. */
+export function database(): Promise<Sequelize> {
+  shared.grayPinDatabase ??= openDatabaseFile(databaseFile()).catch((error: unknown) => {
+    shared.grayPinDatabase = undefined;
+    throw error;
+  });
+  return shared.grayPinDatabase;
+}
+
+/** Closes the application's database, as a test or a script does when it is done. */
+export async function closeDatabase(): Promise<void> {
+  const open = await shared.grayPinDatabase;
+  shared.grayPinDatabase = undefined;
+  await open?.close();
+}
+
+/**
+ * Runs work as one transaction that holds the write lock from its start. Transactions of this process wait for each
+ * other here: waiting inside the driver would use up the threads that the one at work needs.
+ */
+export async function inTransaction<T>(work: (transaction: Transaction) => Promise<T>): Promise<T> {
+  const before = shared.grayPinQueue ?? Promise.resolve();
+  const mine = before.then(async () => {
+    const sequelize = await database();
+    return sequelize.transaction({ type: 'IMMEDIATE' as Transaction.TYPES }, work);
+  });
+  shared.grayPinQueue = mine.catch(() => undefined);
+  return mine;
+}

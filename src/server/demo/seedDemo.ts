@@ -1,0 +1,44 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { choices } from '../../core/clash/choices';
+import { buildClashIndex, programFacts } from '../../core/clash/clashIndex';
+import { verdict } from '../../core/clash/verdict';
+import { placeOf } from '../../core/keyboard/placeOf';
+import { usKeyboard } from '../../core/keyboard/usKeyboard';
+import { findKeymap, keymapById, loadBindings } from '../repositories/keymaps';
+import { findProgram, listPrograms, loadProgram } from '../repositories/programs';
+import { bringIn, readProgramFile } from '../useCases/bringIn';
+import { editKeymap } from '../useCases/editKeymap';
+import { noteUse } from '../useCases/screens';
+
+type DraftSteps = { program: string; keymap: string; steps: { command: string; chord: string }[] };
+
+/**
+ * Fills a new database with the demo programs, read as anyone's files are, and takes a few steps on a draft.
+ * @returns whether there was anything to do: a Shelf that has programs is left as it is.
+ */
+export async function seedDemo(folder: string): Promise<boolean> {
+  if ((await listPrograms()).length > 0) return false;
+  const files = readdirSync(folder).filter((name) => name.endsWith('.json') && name !== 'draft.json');
+  for (const name of files.sort()) await bringIn(readProgramFile(readFileSync(join(folder, name), 'utf8')));
+  await takeSteps(JSON.parse(readFileSync(join(folder, 'draft.json'), 'utf8')) as DraftSteps);
+  return true;
+}
+
+async function takeSteps({ program: programSlug, keymap: keymapSlug, steps }: DraftSteps): Promise<void> {
+  const programRow = await findProgram(programSlug);
+  const { id, version_id } = await findKeymap(programRow.id, keymapSlug);
+  const { program } = await loadProgram(programRow, version_id);
+  const facts = programFacts(program);
+  const place = placeOf(usKeyboard);
+  for (const step of steps) {
+    const keymap = await loadBindings(id);
+    const command = facts.commands.get(step.command);
+    if (!command) throw new Error(`The demo has no command “${step.command}”.`);
+    const said = verdict(buildClashIndex(facts, keymap, place), command, step.chord, place);
+    const choice = choices(facts, keymap, command, step.chord, said, false).at(-1);
+    if (!choice) throw new Error(`The demo can't give ${step.chord} to “${step.command}”.`);
+    await editKeymap(id, (await keymapById(id)).revision, choice.ticket);
+  }
+  await noteUse(id);
+}

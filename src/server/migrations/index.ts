@@ -1,0 +1,10 @@
+import type { Sequelize, Transaction } from 'sequelize';
+import { firstTables } from './001-first-tables';
+
+/** One step of the database's shape. Never edited once released; a new step is added at the end instead. */
+export type Migration = {
+  readonly name: string;
+  readonly up: (sequelize: Sequelize, transaction: Transaction) => Promise<void>;
+};
+
+export const migrations: readonly Migration[] = [firstTables];

@@ -1,0 +1,108 @@
+import type { Transaction } from 'sequelize';
+import type { Command, Context, Kind, Program, Rules } from '../../core/program/program';
+import { slugs } from '../../core/text/slug';
+import { Problem } from '../problem';
+import { change, insert, insertMany, select } from './rows';
+
+export type ProgramRow = { id: number; slug: string; name: string; put_away_at: string | null; created_at: string };
+export type StoredProgram = {
+  readonly id: number;
+  readonly slug: string;
+  readonly versionId: number;
+  readonly program: Program;
+};
+
+/** Every program, put away ones last, each group by name. */
+export function listPrograms(): Promise<ProgramRow[]> {
+  return select<ProgramRow>('SELECT * FROM programs ORDER BY put_away_at IS NOT NULL, name');
+}
+
+/** A program by its address; @throws Problem when there is none. */
+export async function findProgram(slug: string, transaction?: Transaction): Promise<ProgramRow> {
+  const [row] = await select<ProgramRow>('SELECT * FROM programs WHERE slug = :slug', { slug }, transaction);
+  if (!row) throw new Problem('not found', `There is no program at this address (${slug}). Choose one on the Shelf.`);
+  return row;
+}
+
+type VersionRow = { id: number; label: string; contexts: string; rules: string };
+type CommandRow = { command: string; name: string; kind: Kind; path: string; context: string };
+
+/** A version of a program with all its commands in the program's own order. */
+export async function loadProgram(
+  row: ProgramRow,
+  versionId: number,
+  transaction?: Transaction,
+): Promise<StoredProgram> {
+  const [version] = await select<VersionRow>(
+    'SELECT * FROM versions WHERE id = :versionId',
+    { versionId },
+    transaction,
+  );
+  if (!version) throw new Problem('not found', `This version of ${row.name} is no longer there.`);
+  const commands = await select<CommandRow>(
+    'SELECT command, name, kind, path, context FROM commands WHERE version_id = :versionId ORDER BY position',
+    { versionId },
+    transaction,
+  );
+  const program: Program = {
+    name: row.name,
+    version: version.label,
+    contexts: JSON.parse(version.contexts) as Context[],
+    rules: JSON.parse(version.rules) as Rules,
+    commands: commands.map(
+      (one): Command => ({
+        id: one.command,
+        name: one.name,
+        kind: one.kind,
+        path: JSON.parse(one.path) as string[],
+        context: one.context,
+      }),
+    ),
+  };
+  return { id: row.id, slug: row.slug, versionId, program };
+}
+
+/** Stores a new program with its first version; the address is made from its name. */
+export async function insertProgram(
+  program: Program,
+  now: string,
+  transaction: Transaction,
+): Promise<{ id: number; slug: string; versionId: number }> {
+  const taken = await select<{ slug: string }>('SELECT slug FROM programs', {}, transaction);
+  const slug = slugs(taken.map((row) => row.slug))(program.name);
+  const id = await insert('programs', { slug, name: program.name, put_away_at: null, created_at: now }, transaction);
+  const versionId = await insert(
+    'versions',
+    {
+      program_id: id,
+      label: program.version,
+      contexts: JSON.stringify(program.contexts),
+      rules: JSON.stringify(program.rules),
+      created_at: now,
+    },
+    transaction,
+  );
+  const rows = program.commands.map((one, position) => ({
+    version_id: versionId,
+    command: one.id,
+    name: one.name,
+    kind: one.kind,
+    path: JSON.stringify(one.path),
+    context: one.context,
+    position,
+  }));
+  await insertMany('commands', rows, transaction);
+  return { id, slug, versionId };
+}
+
+/** Renames a program or puts it away or back; its address stays. */
+export async function updateProgram(
+  id: number,
+  values: { name?: string; putAwayAt?: string | null },
+  transaction: Transaction,
+): Promise<void> {
+  if (values.name !== undefined)
+    await change('UPDATE programs SET name = :name WHERE id = :id', { id, name: values.name }, transaction);
+  if (values.putAwayAt !== undefined)
+    await change('UPDATE programs SET put_away_at = :at WHERE id = :id', { id, at: values.putAwayAt }, transaction);
+}

@@ -1,0 +1,30 @@
+import { PROBLEM_STATUS, Problem } from './problem';
+
+/** Runs a route's work and answers in JSON; problems become their sentence and status, anything else is logged. */
+export async function respond(work: () => Promise<unknown>): Promise<Response> {
+  try {
+    return Response.json((await work()) ?? {});
+  } catch (error) {
+    if (error instanceof Problem) {
+      return Response.json(
+        { error: { code: error.code, message: error.message, ...error.details } },
+        { status: PROBLEM_STATUS[error.code] },
+      );
+    }
+    console.error(error);
+    const message =
+      'Something went wrong here and nothing was changed. Try again; if it happens again, restart Gray Pin.';
+    return Response.json({ error: { code: 'failed', message } }, { status: 500 });
+  }
+}
+
+/** The JSON body of a request. @throws Problem when it is not JSON or larger than 4 MB. */
+export async function jsonBody(request: Request): Promise<unknown> {
+  if (Number(request.headers.get('content-length') ?? 0) > 4 * 1024 * 1024)
+    throw new Problem('too large', 'This request is too large.');
+  try {
+    return await request.json();
+  } catch {
+    throw new Problem('not valid', 'This request could not be read.');
+  }
+}

@@ -1,0 +1,240 @@
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { toProgramFile } from '../core/file/programFile';
+import { type Keymap, keymapOf, rowsOf } from '../core/keymap/keymap';
+import { sampleProgram } from '../core/testing/sampleProgram';
+import { closeDatabase, database, openDatabaseFile } from './database';
+import { seedDemo } from './demo/seedDemo';
+import { Problem } from './problem';
+import { findKeymap, keymapById, listKeymaps, loadBindings } from './repositories/keymaps';
+import { findProgram } from './repositories/programs';
+import { select } from './repositories/rows';
+import { bringIn, exportProgram, programFromList, readProgramFile, understand } from './useCases/bringIn';
+import {
+  changeKeymap,
+  discardDraft,
+  duplicateKeymap,
+  editKeymap,
+  keepAsNew,
+  keepKeymap,
+  moveOnTape,
+} from './useCases/editKeymap';
+import { loadKeymapView, loadShelf } from './useCases/screens';
+
+const folder = mkdtempSync(join(tmpdir(), 'gray-pin-'));
+beforeAll(() => {
+  process.env.GRAY_PIN_DATA = folder;
+});
+afterAll(async () => {
+  await closeDatabase();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+const give = (command: string, chord: string, before: string[] = []) => ({
+  title: command,
+  changes: [{ command, before: before.map((one) => ({ chord: one })), after: [{ chord }] }],
+});
+const problem = (code: Problem['code']) => expect.objectContaining({ name: 'Problem', code });
+let made = 0;
+/** A fresh program with its factory keymap and one keymap of somebody's own. */
+async function fresh() {
+  const program = { ...sampleProgram, name: `Sample ${++made}` };
+  const factory = keymapOf([
+    ['undo', 'Mod+Z'],
+    ['stain-mask', 'Alt+W'],
+    ['clone', 'S'],
+    ['patch', 'S'],
+  ]);
+  const slug = await bringIn({ program, factory, keymaps: [{ name: 'Mine', owner: 'Retoucher', keymap: factory }] });
+  const row = await findProgram(slug);
+  return {
+    slug,
+    factory: await findKeymap(row.id, 'factory-keys'),
+    mine: await findKeymap(row.id, 'mine'),
+    programId: row.id,
+  };
+}
+const stored = async (id: number): Promise<[string, string][]> => rowsOf((await loadBindings(id)) as Keymap);
+
+describe('a keymap on disk', () => {
+  it('takes edits, undoes and redoes them after the file was closed, and drops what was undone when a new edit comes', async () => {
+    const { mine } = await fresh();
+    const one = await editKeymap(mine.id, 1, give('lift-stain', 'F2'));
+    const two = await editKeymap(mine.id, one.revision, give('trim', 'F3'));
+    await closeDatabase();
+    const back = await moveOnTape(mine.id, two.revision, 1);
+    expect((await stored(mine.id)).map(([command]) => command)).not.toContain('trim');
+    const again = await moveOnTape(mine.id, back.revision, 2);
+    expect(await stored(mine.id)).toContainEqual(['trim', 'F3']);
+    const undone = await moveOnTape(mine.id, again.revision, 0);
+    expect(await stored(mine.id)).toEqual([
+      ['undo', 'Mod+Z'],
+      ['stain-mask', 'Alt+W'],
+      ['clone', 'S'],
+      ['patch', 'S'],
+    ]);
+    const other = await editKeymap(mine.id, undone.revision, give('fill', 'F9'));
+    expect(other.cursor).toBe(1);
+    await expect(moveOnTape(mine.id, other.revision, 2)).rejects.toEqual(problem('not valid'));
+  });
+
+  it('refuses an edit made on an older state, and one that does not fit, and changes nothing', async () => {
+    const { mine } = await fresh();
+    await editKeymap(mine.id, 1, give('trim', 'F3'));
+    const before = await stored(mine.id);
+    await expect(editKeymap(mine.id, 1, give('fill', 'F4'))).rejects.toEqual(problem('changed elsewhere'));
+    await expect(editKeymap(mine.id, 2, give('trim', 'F5', ['F9']))).rejects.toEqual(problem('changed elsewhere'));
+    await expect(editKeymap(mine.id, 2, give('no-such', 'F5'))).rejects.toEqual(problem('not valid'));
+    await expect(editKeymap(mine.id, 2, give('fill', 'Escape'))).rejects.toEqual(problem('not allowed'));
+    await expect(editKeymap(99999, 1, give('fill', 'F4'))).rejects.toEqual(problem('not found'));
+    expect(await stored(mine.id)).toEqual(before);
+  });
+
+  it('lets only one of many edits made at once on the same state through', async () => {
+    const { mine } = await fresh();
+    const tries = await Promise.allSettled(
+      ['F2', 'F3', 'F4', 'F5', 'F6'].map((key) => editKeymap(mine.id, 1, give('trim', key))),
+    );
+    expect(tries.filter((one) => one.status === 'fulfilled')).toHaveLength(1);
+    expect((await keymapById(mine.id)).revision).toBe(2);
+  });
+
+  it('never changes the factory keymap: an edit there starts a keymap of one’s own, and the file itself refuses', async () => {
+    const { factory, programId } = await fresh();
+    const before = await stored(factory.id);
+    const draft = await editKeymap(factory.id, 1, give('trim', 'F3'));
+    expect(draft).toMatchObject({ unnamed: true, factory: false, cursor: 1 });
+    expect(draft.id).not.toBe(factory.id);
+    const named = await keepAsNew(draft.id, draft.revision, 'Night desk', 'Painter');
+    expect(named).toMatchObject({
+      id: draft.id,
+      name: 'Night desk',
+      slug: 'night-desk',
+      unnamed: false,
+      keptCursor: 1,
+    });
+    expect(await stored(factory.id)).toEqual(before);
+    expect((await listKeymaps(programId)).map((row) => row.name)).toEqual(['Factory keys', 'Mine', 'Night desk']);
+    const sequelize = await database();
+    await expect(sequelize.query(`DELETE FROM bindings WHERE keymap_id = ${factory.id}`)).rejects.toMatchObject({
+      parent: { message: expect.stringContaining('factory keymap cannot be changed') },
+    });
+    await expect(sequelize.query(`UPDATE bindings SET chord = 'Q' WHERE keymap_id = ${factory.id}`)).rejects.toThrow();
+    await expect(sequelize.query(`DELETE FROM keymaps WHERE id = ${factory.id}`)).rejects.toThrow();
+    await expect(changeKeymap(factory.id, { name: 'x' })).rejects.toEqual(problem('not allowed'));
+    await expect(keepKeymap(factory.id, 1)).rejects.toEqual(problem('not allowed'));
+  });
+
+  it('keeps, discards and brings the discarded back; discards also where the tape has left what was kept', async () => {
+    const { mine } = await fresh();
+    const one = await editKeymap(mine.id, 1, give('trim', 'F3'));
+    const kept = await keepKeymap(mine.id, one.revision);
+    expect(kept.keptCursor).toBe(1);
+    const two = await editKeymap(mine.id, kept.revision, give('fill', 'F4'));
+    const gone = await discardDraft(mine.id, two.revision);
+    expect([gone.cursor, (await stored(mine.id)).length]).toEqual([1, 5]);
+    const back = await moveOnTape(mine.id, gone.revision, 2);
+    expect(await stored(mine.id)).toContainEqual(['fill', 'F4']);
+    const start = await moveOnTape(mine.id, back.revision, 0);
+    const away = await editKeymap(mine.id, start.revision, give('dab', 'F7'));
+    expect(away.keptCursor).toBeNull();
+    const discarded = await discardDraft(mine.id, away.revision);
+    expect(await stored(mine.id)).toEqual(
+      expect.arrayContaining([
+        ['trim', 'F3'],
+        ['undo', 'Mod+Z'],
+      ]),
+    );
+    const undone = await moveOnTape(mine.id, discarded.revision, discarded.cursor - 1);
+    expect(await stored(mine.id)).toContainEqual(['dab', 'F7']);
+    expect(undone.cursor).toBe(1);
+  });
+
+  it('kept as new leaves the old keymap as it was kept, and takes the tape along', async () => {
+    const { slug, mine } = await fresh();
+    const one = await editKeymap(mine.id, 1, give('trim', 'F3'));
+    const made = await keepAsNew(mine.id, one.revision, 'Mine', 'Retoucher');
+    expect(made.slug).toBe('mine-2');
+    expect(await stored(mine.id)).not.toContainEqual(['trim', 'F3']);
+    expect(await stored(made.id)).toContainEqual(['trim', 'F3']);
+    expect((await loadKeymapView(slug, 'mine-2')).tape).toHaveLength(1);
+    const undone = await moveOnTape(made.id, made.revision, 0);
+    expect(await stored(undone.id)).not.toContainEqual(['trim', 'F3']);
+    const copy = await duplicateKeymap(made.id, 'Copy', '');
+    expect(await stored(copy.id)).toEqual(await stored(made.id));
+    await changeKeymap(copy.id, { name: 'Spare copy', putAway: true });
+    const shelf = await loadShelf();
+    const program = shelf.find((one) => one.slug === slug);
+    expect(program?.keymaps.find((one) => one.id === copy.id)).toMatchObject({ name: 'Spare copy', putAway: true });
+    await changeKeymap(copy.id, { putAway: false });
+    expect((await keymapById(copy.id)).put_away_at).toBeNull();
+  });
+});
+
+describe('bringing in', () => {
+  it('carries a program with its keymaps out and in again unchanged', async () => {
+    const { slug, mine } = await fresh();
+    await editKeymap(mine.id, 1, give('trim', 'F3'));
+    const file = await exportProgram(slug);
+    const read = readProgramFile(JSON.stringify(file));
+    expect(toProgramFile(read)).toEqual(file);
+    const again = await bringIn(read);
+    expect(await exportProgram(again)).toEqual(file);
+  });
+
+  it('recognizes files by content and refuses bad ones in words', () => {
+    const bytes = (text: string) => new TextEncoder().encode(text);
+    const read = understand(bytes('Command,Keys\nLift,F9\n'), []);
+    expect(read.kind).toBe('list');
+    if (read.kind === 'list') expect(programFromList(read.reading, 'X', '1').program.commands).toHaveLength(1);
+    expect(() => understand(bytes('{"format": "something"}'), [])).toThrow(/not one that was exported here/);
+    expect(() => understand(bytes('{"format": "gray-pin-program", "formatVersion": 1'), [])).toThrow(/damaged/);
+    expect(() => understand(new Uint8Array(5 * 1024 * 1024 + 1), [])).toThrow(/larger than 5 MB/);
+    const demo = readFileSync('demo/quillmoor.json', 'utf8');
+    const file = JSON.parse(demo) as { program: { commands: { context: string; id: string; keys?: string[] }[] } };
+    for (const damage of [
+      () => {
+        file.program.commands[0]!.context = 'nowhere';
+      },
+      () => {
+        file.program.commands[1]!.id = file.program.commands[2]!.id;
+      },
+      () => {
+        file.program.commands[3]!.keys = ['ctrl-x'];
+      },
+    ]) {
+      damage();
+      expect(() => readProgramFile(JSON.stringify(file))).toThrow(Problem);
+      Object.assign(file, JSON.parse(demo));
+    }
+    expect(() => readProgramFile(demo.replace('"format"', '"__proto__": {"a": 1}, "format"'))).not.toThrow(TypeError);
+  });
+
+  it('seeds the demo at full size once, and opens an old file after keeping a copy of it', async () => {
+    await closeDatabase();
+    const other = mkdtempSync(join(tmpdir(), 'gray-pin-'));
+    process.env.GRAY_PIN_DATA = other;
+    try {
+      expect(await seedDemo('demo')).toBe(true);
+      expect(await seedDemo('demo')).toBe(false);
+      const shelf = await loadShelf();
+      expect(shelf.map((one) => [one.name, one.commands >= 250, one.keymaps.length])).toEqual([
+        ['Nibshore', true, 2],
+        ['Quillmoor', true, 2],
+        ['Tarnlight', true, 3],
+      ]);
+      expect(await select('PRAGMA journal_mode')).toEqual([{ journal_mode: 'wal' }]);
+      expect(await select('PRAGMA synchronous')).toEqual([{ synchronous: 2 }]);
+      expect(await select('PRAGMA foreign_keys')).toEqual([{ foreign_keys: 1 }]);
+    } finally {
+      await closeDatabase();
+      process.env.GRAY_PIN_DATA = folder;
+      rmSync(other, { recursive: true, force: true });
+    }
+    const damaged = join(folder, 'not-a-database.sqlite');
+    writeFileSync(damaged, 'plain text, not a database at all'.repeat(40));
+    await expect(openDatabaseFile(damaged)).rejects.toThrow(/not a database/);
+  });
+});

@@ -1,0 +1,239 @@
+import type { Transaction } from 'sequelize';
+import { compareKeymaps } from '../../core/keymap/compareKeymaps';
+import { applyTicket, type Change, invertTicket, type Ticket, TicketMismatch } from '../../core/keymap/ticket';
+import type { DraftState } from '../../core/view/views';
+import { inTransaction } from '../database';
+import { Problem } from '../problem';
+import {
+  advance,
+  appendTicket,
+  factoryRow,
+  freeSlug,
+  insertKeymap,
+  insertRevision,
+  type KeymapRow,
+  keymapById,
+  loadBindings,
+  loadKept,
+  loadTape,
+  updateKeymap,
+  writeChanges,
+} from '../repositories/keymaps';
+import { select } from '../repositories/rows';
+
+export function draftState(row: KeymapRow, keptCursor: number | null, changes: readonly Change[]): DraftState {
+  return {
+    id: row.id,
+    slug: row.slug,
+    name: row.name,
+    owner: row.owner,
+    factory: row.factory === 1,
+    unnamed: row.unnamed === 1,
+    revision: row.revision,
+    cursor: row.cursor,
+    keptCursor,
+    changes,
+  };
+}
+
+const now = (): string => new Date().toISOString();
+
+async function stateNow(id: number, changes: readonly Change[], transaction: Transaction): Promise<DraftState> {
+  const row = await keymapById(id, transaction);
+  const kept = await loadKept(id, transaction);
+  return draftState(row, kept.cursor, changes);
+}
+
+function mustBe(row: KeymapRow, revision: number): void {
+  if (row.revision !== revision) {
+    throw new Problem(
+      'changed elsewhere',
+      `“${row.name}” was changed in another window. Look at the newer state, then make your step again.`,
+      { revision: row.revision },
+    );
+  }
+}
+
+/**
+ * Puts a ticket on the tape of a keymap. On the factory keymap, which can't be edited, it starts a new unnamed keymap
+ * with the factory's keys and puts the ticket there.
+ * @throws Problem when the draft has moved on, or the ticket does not fit it or the program.
+ */
+export function editKeymap(id: number, revision: number, ticket: Ticket): Promise<DraftState> {
+  return inTransaction(async (transaction) => {
+    let row = await keymapById(id, transaction);
+    mustBe(row, revision);
+    const keymap = await loadBindings(row.id, transaction);
+    try {
+      applyTicket(keymap, ticket);
+    } catch (error) {
+      if (error instanceof TicketMismatch)
+        throw new Problem('changed elsewhere', error.message, { revision: row.revision });
+      throw error;
+    }
+    await refuseUnknown(row, ticket, transaction);
+    if (row.factory === 1) {
+      const start = {
+        programId: row.program_id,
+        versionId: row.version_id,
+        name: 'Unnamed keymap',
+        owner: '',
+        unnamed: true,
+        keymap,
+      };
+      row = await insertKeymap(start, now(), transaction);
+    }
+    await writeChanges(row.id, ticket.changes, transaction);
+    await appendTicket(row.id, row.cursor, ticket, now(), transaction);
+    await advance(row, row.revision, row.cursor + 1, now(), transaction);
+    return stateNow(row.id, ticket.changes, transaction);
+  });
+}
+
+async function refuseUnknown(row: KeymapRow, ticket: Ticket, transaction: Transaction): Promise<void> {
+  const known = new Set(
+    (
+      await select<{ command: string }>(
+        'SELECT command FROM commands WHERE version_id = :id',
+        { id: row.version_id },
+        transaction,
+      )
+    ).map((one) => one.command),
+  );
+  const [version] = await select<{ rules: string }>(
+    'SELECT rules FROM versions WHERE id = :id',
+    { id: row.version_id },
+    transaction,
+  );
+  const fixed = new Set(
+    (JSON.parse(version?.rules ?? '{"fixed":[]}') as { fixed: { chord: string }[] }).fixed.map((one) => one.chord),
+  );
+  for (const { command, before, after } of ticket.changes) {
+    if (!known.has(command)) throw new Problem('not valid', `This program has no command “${command}”.`);
+    const had = new Set(before.map((binding) => binding.chord));
+    const has = new Set(after.map((binding) => binding.chord));
+    const moved = [...had, ...has].find((chord) => fixed.has(chord) && had.has(chord) !== has.has(chord));
+    if (moved)
+      throw new Problem('not allowed', `The program itself keeps ${moved}; it can be neither given nor taken.`);
+  }
+}
+
+/** Goes to another place on the tape: back is undo, forward is redo, each ticket by its exact inverse. */
+export function moveOnTape(id: number, revision: number, cursor: number): Promise<DraftState> {
+  return inTransaction((transaction) => moveTo(id, revision, cursor, transaction));
+}
+
+async function moveTo(id: number, revision: number, cursor: number, transaction: Transaction): Promise<DraftState> {
+  const row = await keymapById(id, transaction);
+  mustBe(row, revision);
+  const tape = await loadTape(id, transaction);
+  if (cursor < 0 || cursor > tape.length) throw new Problem('not valid', 'The tape does not reach that far.');
+  const from = await loadBindings(id, transaction);
+  const steps =
+    cursor < row.cursor ? tape.slice(cursor, row.cursor).reverse().map(invertTicket) : tape.slice(row.cursor, cursor);
+  const to = steps.reduce(applyTicket, from);
+  const changes = compareKeymaps(from, to);
+  await writeChanges(id, changes, transaction);
+  await advance(row, row.revision, cursor, now(), transaction);
+  return stateNow(id, changes, transaction);
+}
+
+/** Keeps the draft as the keymap's next version. */
+export function keepKeymap(id: number, revision: number): Promise<DraftState> {
+  return inTransaction(async (transaction) => {
+    const row = await keymapById(id, transaction);
+    mustBe(row, revision);
+    if (row.factory === 1)
+      throw new Problem('not allowed', 'The factory keymap stays as it is. Keep your changes as a new keymap.');
+    if (row.unnamed === 1)
+      throw new Problem('not valid', 'This keymap has no name yet. Keep it as a new keymap and give it one.');
+    await insertRevision(id, await loadBindings(id, transaction), row.cursor, now(), transaction);
+    await advance(row, row.revision, row.cursor, now(), transaction);
+    return stateNow(id, [], transaction);
+  });
+}
+
+/**
+ * Keeps the draft as a keymap of its own under a name. An unnamed keymap takes the name itself; from a named one a new
+ * keymap is made, with the tape, and the old one goes back to what was kept of it.
+ */
+export function keepAsNew(id: number, revision: number, name: string, owner: string): Promise<DraftState> {
+  return inTransaction(async (transaction) => {
+    const row = await keymapById(id, transaction);
+    mustBe(row, revision);
+    const keymap = await loadBindings(id, transaction);
+    if (row.unnamed === 1) {
+      const slug = await freeSlug(row.program_id, name, transaction);
+      await updateKeymap(id, { name, owner, slug, unnamed: 0 }, transaction);
+      await insertRevision(id, keymap, row.cursor, now(), transaction);
+      await advance(row, row.revision, row.cursor, now(), transaction);
+      return stateNow(id, [], transaction);
+    }
+    const tape = (await loadTape(id, transaction)).slice(0, row.cursor);
+    const made = await insertKeymap(
+      { programId: row.program_id, versionId: row.version_id, name, owner, keymap, tape },
+      now(),
+      transaction,
+    );
+    if (row.factory === 0) await backToKept(row, transaction);
+    return stateNow(made.id, [], transaction);
+  });
+}
+
+/** Discards the draft: back to what was last kept, in a way that redo or undo brings it back. */
+export function discardDraft(id: number, revision: number): Promise<DraftState> {
+  return inTransaction(async (transaction) => {
+    const row = await keymapById(id, transaction);
+    mustBe(row, revision);
+    return backToKept(row, transaction);
+  });
+}
+
+async function backToKept(row: KeymapRow, transaction: Transaction): Promise<DraftState> {
+  const kept = await loadKept(row.id, transaction);
+  if (kept.cursor !== null) return moveTo(row.id, row.revision, kept.cursor, transaction);
+  // The tape no longer leads to what was kept, so one ticket does.
+  const changes = compareKeymaps(await loadBindings(row.id, transaction), kept.keymap);
+  if (changes.length === 0) return stateNow(row.id, [], transaction);
+  await writeChanges(row.id, changes, transaction);
+  await appendTicket(row.id, row.cursor, { title: 'Back to what was kept', changes }, now(), transaction);
+  await advance(row, row.revision, row.cursor + 1, now(), transaction);
+  return stateNow(row.id, changes, transaction);
+}
+
+/** A copy of a keymap as its draft stands, under a name of its own. */
+export function duplicateKeymap(id: number, name: string, owner: string): Promise<DraftState> {
+  return inTransaction(async (transaction) => {
+    const row = await keymapById(id, transaction);
+    const keymap = await loadBindings(row.id, transaction);
+    const made = await insertKeymap(
+      { programId: row.program_id, versionId: row.version_id, name, owner, keymap },
+      now(),
+      transaction,
+    );
+    return stateNow(made.id, [], transaction);
+  });
+}
+
+/** Renames a keymap, says whose it is, or puts it away or back. The factory keymap keeps its name and its place. */
+export function changeKeymap(id: number, wish: { name?: string; owner?: string; putAway?: boolean }): Promise<void> {
+  return inTransaction(async (transaction) => {
+    const row = await keymapById(id, transaction);
+    if (row.factory === 1)
+      throw new Problem('not allowed', 'The factory keymap stays as it is. Duplicate it to make one of your own.');
+    await updateKeymap(
+      id,
+      {
+        ...(wish.name === undefined ? {} : { name: wish.name, unnamed: 0 as const }),
+        ...(wish.owner === undefined ? {} : { owner: wish.owner }),
+        ...(wish.putAway === undefined ? {} : { put_away_at: wish.putAway ? now() : null }),
+      },
+      transaction,
+    );
+  });
+}
+
+/** The factory keymap that a keymap's pins are told apart by. */
+export async function factoryOf(row: KeymapRow) {
+  return loadBindings((await factoryRow(row.version_id)).id);
+}

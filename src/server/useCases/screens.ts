@@ -1,0 +1,134 @@
+import { compareKeymaps } from '../../core/keymap/compareKeymaps';
+import { rowsOf } from '../../core/keymap/keymap';
+import type { KeymapLink, KeymapSummary, KeymapView, ProgramSummary } from '../../core/view/views';
+import { inTransaction } from '../database';
+import { Problem } from '../problem';
+import {
+  findKeymap,
+  type KeymapRow,
+  keymapById,
+  listKeymaps,
+  loadBindings,
+  loadKept,
+  loadTape,
+  updateKeymap,
+} from '../repositories/keymaps';
+import { findProgram, listPrograms, loadProgram, type ProgramRow } from '../repositories/programs';
+import { select } from '../repositories/rows';
+import { draftState, factoryOf } from './editKeymap';
+
+/** Everything on the Shelf. */
+export async function loadShelf(): Promise<ProgramSummary[]> {
+  const programs = await listPrograms();
+  return Promise.all(
+    programs.map(async (program): Promise<ProgramSummary> => {
+      const rows = await listKeymaps(program.id);
+      const versionId = rows[0]?.version_id ?? 0;
+      const [count] = await select<{ label: string; n: number }>(
+        'SELECT label, (SELECT count(*) FROM commands WHERE version_id = versions.id) AS n FROM versions WHERE id = :versionId',
+        { versionId },
+      );
+      const keymaps = await Promise.all(rows.map(keymapSummary));
+      return {
+        slug: program.slug,
+        name: program.name,
+        version: count?.label ?? '',
+        commands: count?.n ?? 0,
+        putAway: program.put_away_at !== null,
+        keymaps,
+      };
+    }),
+  );
+}
+
+async function keymapSummary(row: KeymapRow): Promise<KeymapSummary> {
+  const keymap = await loadBindings(row.id);
+  const factory = await factoryOf(row);
+  const yours = compareKeymaps(factory, keymap);
+  const kept = await loadKept(row.id);
+  const mine = new Set(
+    yours.flatMap((change) =>
+      change.after.filter((a) => !change.before.some((b) => b.chord === a.chord)).map((a) => a.chord),
+    ),
+  );
+  const chords = [...new Set(rowsOf(keymap).map(([, chord]) => chord))];
+  return {
+    id: row.id,
+    slug: row.slug,
+    name: row.name,
+    owner: row.owner,
+    factory: row.factory === 1,
+    unnamed: row.unnamed === 1,
+    putAway: row.put_away_at !== null,
+    lastUsed: row.last_used_at,
+    bindings: rowsOf(keymap).length,
+    yours: yours.length,
+    draftChanges: compareKeymaps(kept.keymap, keymap).length,
+    chords: chords.map((chord) => [chord, mine.has(chord)] as const),
+  };
+}
+
+/** Every keymap that is not put away, for the pickers. */
+export async function listLinks(): Promise<KeymapLink[]> {
+  return select<{ program: string; programName: string; keymap: string; name: string; owner: string; factory: number }>(
+    `SELECT p.slug AS program, p.name AS programName, k.slug AS keymap, k.name, k.owner, k.factory FROM keymaps k
+     JOIN programs p ON p.id = k.program_id WHERE p.put_away_at IS NULL AND k.put_away_at IS NULL ORDER BY p.name, k.factory DESC, k.id`,
+  ).then((rows) => rows.map((row) => ({ ...row, factory: row.factory === 1 })));
+}
+
+/** The keymap used last, the first of a person's own if none was used yet, or null on an empty Shelf. */
+export async function lastUsed(): Promise<{ program: string; keymap: string } | null> {
+  const [row] = await select<{ program: string; keymap: string }>(
+    `SELECT p.slug AS program, k.slug AS keymap FROM keymaps k JOIN programs p ON p.id = k.program_id
+     WHERE p.put_away_at IS NULL AND k.put_away_at IS NULL ORDER BY k.last_used_at DESC NULLS LAST, k.factory, p.name DESC, k.id LIMIT 1`,
+  );
+  return row ?? null;
+}
+
+/** Loads a keymap by its address. @throws Problem when there is none. */
+export async function loadKeymapView(programSlug: string, keymapSlug: string): Promise<KeymapView> {
+  const program = await findProgram(programSlug);
+  return viewOf(program, await findKeymap(program.id, keymapSlug));
+}
+
+/** Loads a keymap by its number. @throws Problem when there is none. */
+export async function loadKeymapViewById(id: number): Promise<KeymapView> {
+  const row = await keymapById(id);
+  const program = (await listPrograms()).find((one) => one.id === row.program_id);
+  if (!program) throw new Problem('not found', 'The program of this keymap is no longer there.');
+  return viewOf(program, row);
+}
+
+async function viewOf(programRow: ProgramRow, row: KeymapRow): Promise<KeymapView> {
+  const [{ program }, keymap, kept, factory, tape] = await Promise.all([
+    loadProgram(programRow, row.version_id),
+    loadBindings(row.id),
+    loadKept(row.id),
+    factoryOf(row),
+    loadTape(row.id),
+  ]);
+  return {
+    programSlug: programRow.slug,
+    program,
+    draft: draftState(row, kept.cursor, []),
+    bindings: rowsOf(keymap),
+    toKept: compareKeymaps(keymap, kept.keymap),
+    toFactory: compareKeymaps(keymap, factory),
+    tape,
+  };
+}
+
+/** Notes that a keymap was opened, so that the next start begins there. */
+export async function noteUse(id: number): Promise<void> {
+  await inTransaction((transaction) => updateKeymap(id, { last_used_at: new Date().toISOString() }, transaction));
+}
+
+/** Runs a screen's loading; null where what it asks for does not exist, so that the page can say so. */
+export async function orMissing<T>(load: Promise<T>): Promise<T | null> {
+  try {
+    return await load;
+  } catch (error) {
+    if (error instanceof Problem && error.code === 'not found') return null;
+    throw error;
+  }
+}

@@ -1,0 +1,57 @@
+import Joi from 'joi';
+import { NOTATIONS, type Notation } from '../../core/chord/writeChord';
+import { keymapOf } from '../../core/keymap/keymap';
+import { applyTicket } from '../../core/keymap/ticket';
+import { layOutSheet } from '../../core/sheet/layOutSheet';
+import { PAPERS, type Paper, WAYS, type Way } from '../../core/sheet/sheet';
+import { CONTENTS, type Contents, sheetContents } from '../../core/sheet/sheetContents';
+import { check } from '../schemas/schemas';
+import { writeSheetPdf } from '../sheets/writeSheetPdf';
+import { loadKeymapView } from './screens';
+
+type Wish = {
+  program: string;
+  keymap: string;
+  contents: Contents;
+  notation: Notation;
+  paper: Paper;
+  way: Way;
+  date: string;
+};
+
+const wish = Joi.object({
+  program: Joi.string().required(),
+  keymap: Joi.string().required(),
+  contents: Joi.string()
+    .valid(...CONTENTS)
+    .default('all'),
+  notation: Joi.string()
+    .valid(...NOTATIONS)
+    .default('windows'),
+  paper: Joi.string()
+    .valid(...Object.keys(PAPERS))
+    .default('A4'),
+  way: Joi.string()
+    .valid(...WAYS)
+    .default('across'),
+  date: Joi.string().max(40).allow('').default(''),
+});
+
+/** The PDF of a sheet, laid out as its preview is. @throws Problem when the keymap does not exist or a choice is unknown. */
+export async function sheetPdf(query: unknown): Promise<{ name: string; bytes: Buffer }> {
+  const given = check<Wish>(wish, query, 'This sheet');
+  const view = await loadKeymapView(given.program, given.keymap);
+  const keymap = keymapOf(view.bindings);
+  const factory = applyTicket(keymap, { title: '', changes: view.toFactory });
+  const contents = sheetContents({
+    program: view.program,
+    keymapName: view.draft.name,
+    keymap,
+    factory,
+    contents: given.contents,
+    notation: given.notation,
+    footer: view.draft.owner,
+  });
+  const layout = layOutSheet(contents, given.paper, given.way, given.date);
+  return { name: contents.title, bytes: await writeSheetPdf(layout, contents.title, new Date()) };
+}
