@@ -3,6 +3,9 @@ import { FACES, type Face } from '../../core/sheet/measure';
 import type { Block, Item, SheetLayout } from '../../core/sheet/sheet';
 import { FACE_FILES } from './fontFiles';
 
+/** As the layout measures: each letter by its own width. */
+const PLAIN = { kern: false, liga: false, calt: false, clig: false };
+
 const INK = '#161616';
 const SOFT = '#555555';
 const RULE = '#c4c4c4';
@@ -42,11 +45,13 @@ export function writeSheetPdf(layout: SheetLayout, title: string, created: Date)
       for (const item of shapes) draw(document, item);
       document.endMarkedContent();
       root.add(
-        document.struct(TAGS[block.role], () => {
-          text.forEach((item, i) => {
-            draw(document, item, spaceAfter(item, text[i + 1]));
-          });
-        }),
+        document.struct(TAGS[block.role], {}, [
+          () => {
+            text.forEach((item, i) => {
+              draw(document, item, spaceAfter(item, text[i + 1]));
+            });
+          },
+        ]),
       );
     }
   }
@@ -72,9 +77,8 @@ function draw(document: PDFKit.PDFDocument, item: Item, spaced = false): void {
         .text(spaced ? `${item.text} ` : item.text, item.x, item.y, {
           lineBreak: false,
           baseline: 'alphabetic',
-          features: [],
-          kerning: false,
-        } as PDFKit.Mixins.TextOptions);
+          features: PLAIN,
+        } as unknown as PDFKit.Mixins.TextOptions);
       return;
     case 'rule':
       document

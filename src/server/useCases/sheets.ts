@@ -9,19 +9,10 @@ import { check } from '../schemas/schemas';
 import { writeSheetPdf } from '../sheets/writeSheetPdf';
 import { loadKeymapView } from './screens';
 
-type Wish = {
-  program: string;
-  keymap: string;
-  contents: Contents;
-  notation: Notation;
-  paper: Paper;
-  way: Way;
-  date: string;
-};
+type Options = { contents: Contents; notation: Notation; paper: Paper; way: Way };
+type Wish = Options & { program: string; keymap: string; date: string };
 
-const wish = Joi.object({
-  program: Joi.string().required(),
-  keymap: Joi.string().required(),
+const options = {
   contents: Joi.string()
     .valid(...CONTENTS)
     .default('all'),
@@ -34,8 +25,23 @@ const wish = Joi.object({
   way: Joi.string()
     .valid(...WAYS)
     .default('across'),
+};
+const wish = Joi.object({
+  ...options,
+  program: Joi.string().required(),
+  keymap: Joi.string().required(),
   date: Joi.string().max(40).allow('').default(''),
 });
+
+/** The choices of a sheet from an address; what is unknown there falls back to the usual. */
+export function sheetOptions(query: unknown): Options {
+  const schema = Joi.object(
+    Object.fromEntries(
+      Object.entries(options).map(([name, one]) => [name, one.failover(one.validate(undefined).value)]),
+    ),
+  );
+  return schema.validate(query, { stripUnknown: true }).value as Options;
+}
 
 /** The PDF of a sheet, laid out as its preview is. @throws Problem when the keymap does not exist or a choice is unknown. */
 export async function sheetPdf(query: unknown): Promise<{ name: string; bytes: Buffer }> {

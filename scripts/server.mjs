@@ -1,0 +1,43 @@
+/** What the scripts share: running a command, starting the server and waiting until it answers. */
+import { spawn, spawnSync } from 'node:child_process';
+import { createRequire } from 'node:module';
+import { join } from 'node:path';
+
+export const root = join(import.meta.dirname, '..');
+const require = createRequire(import.meta.url);
+const environment = { ...process.env, NEXT_TELEMETRY_DISABLED: '1' };
+
+/** Runs a command to its end; ends this script with it when it fails. */
+export function run(command, args, extra = {}) {
+  const { status } = spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...environment, ...extra } });
+  if (status !== 0) process.exit(status ?? 1);
+}
+
+/** Runs one of our TypeScript scripts. */
+export function runScript(name, args = [], extra = {}) {
+  run(process.execPath, ['--import', 'tsx', join(root, 'scripts', name), ...args], extra);
+}
+
+/** Starts the server on this machine's own address only; the process is the server itself. */
+export function startServer({ port, mode = 'start', data, quiet = false, nodeArgs = ['--max-old-space-size=256'] }) {
+  const next = require.resolve('next/dist/bin/next');
+  return spawn(process.execPath, [...nodeArgs, next, mode, '-H', '127.0.0.1', '-p', String(port)], {
+    cwd: root,
+    stdio: quiet ? ['ignore', 'ignore', 'inherit'] : ['ignore', 'inherit', 'inherit'],
+    env: { ...environment, ...(data ? { GRAY_PIN_DATA: data } : {}) },
+  });
+}
+
+/** Waits until the server answers and its database is open. */
+export async function untilReady(port, server, seconds = 60) {
+  for (let i = 0; i < seconds * 10; i++) {
+    if (server.exitCode !== null) throw new Error(`The server stopped by itself. Is port ${port} already in use?`);
+    const ready = await fetch(`http://127.0.0.1:${port}/api/health`).then(
+      (r) => r.ok,
+      () => false,
+    );
+    if (ready) return;
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  throw new Error('The server did not answer in time.');
+}

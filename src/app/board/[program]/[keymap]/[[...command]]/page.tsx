@@ -1,0 +1,25 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { listLinks, loadKeymapView, noteUse, orMissing } from '@/server/useCases/screens';
+import { Board } from '@/ui/board/Board';
+
+type Props = { params: Promise<{ program: string; keymap: string; command?: string[] }> };
+
+export const metadata: Metadata = { title: 'Board' };
+
+/** The Board of one keymap, with a command on the bench if the address names one. */
+export default async function Page({ params }: Props) {
+  const { program, keymap, command } = await params;
+  const view = await orMissing(loadKeymapView(decodeURIComponent(program), decodeURIComponent(keymap)));
+  if (!view) notFound();
+  await noteUse(view.draft.id);
+  const id = command?.[0] === undefined ? null : decodeURIComponent(command[0]);
+  return (
+    <Board
+      key={view.draft.id}
+      view={view}
+      links={await listLinks()}
+      initialCommand={view.program.commands.some((one) => one.id === id) ? id : null}
+    />
+  );
+}

@@ -1,0 +1,29 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { listLinks, loadKeymapView, orMissing } from '@/server/useCases/screens';
+import { sheetOptions } from '@/server/useCases/sheets';
+import { Sheets } from '@/ui/sheets/Sheets';
+
+type Props = {
+  params: Promise<{ program: string; keymap: string }>;
+  searchParams: Promise<Record<string, string | string[] | undefined>>;
+};
+
+export const metadata: Metadata = { title: 'Sheets' };
+
+/** The sheet of one keymap; what is on it stands in the address. */
+export default async function Page({ params, searchParams }: Props) {
+  const { program, keymap } = await params;
+  const view = await orMissing(loadKeymapView(decodeURIComponent(program), decodeURIComponent(keymap)));
+  if (!view) notFound();
+  const today = new Date().toLocaleDateString('en-US', { day: 'numeric', month: 'long', year: 'numeric' });
+  return (
+    <Sheets
+      key={view.draft.id}
+      view={view}
+      links={await listLinks()}
+      initial={sheetOptions(await searchParams)}
+      today={today}
+    />
+  );
+}

@@ -1,0 +1,109 @@
+'use client';
+
+import { useEffect, useRef } from 'react';
+import type { Draft } from '@/core/keymap/draft';
+import type { Ticket } from '@/core/keymap/ticket';
+import type { Command } from '@/core/program/program';
+import { counted } from '@/core/text/sentence';
+import { KeyCaps } from '../parts/KeyCaps';
+import styles from './board.module.css';
+
+type Props = {
+  readonly draft: Draft;
+  readonly nameOf: (id: string) => string;
+  readonly onOpen: (id: Command['id']) => void;
+  readonly onGoTo: (cursor: number) => void;
+};
+const MOST_SHOWN = 80;
+
+/** The row of tickets: each change with what it did, the undone ones faded at the end. */
+export function Tape({ draft, nameOf, onOpen, onGoTo }: Props) {
+  const { tape, state } = draft;
+  const from = Math.max(0, Math.min(state.cursor, tape.length) - MOST_SHOWN);
+  const end = useRef<HTMLLIElement>(null);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a new ticket is brought into view.
+  useEffect(() => {
+    end.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+  }, [state.cursor, tape.length]);
+  return (
+    <section className={`${styles.tape} no-print`} aria-label="Change tape">
+      <div className={styles.tapeTitle}>
+        <span>Change tape</span>
+        <strong>{counted(state.cursor, 'ticket')}</strong>
+        {tape.length > state.cursor && <span className="soft">{tape.length - state.cursor} undone</span>}
+      </div>
+      {tape.length === 0 ? (
+        <p className={styles.tapeEmpty}>
+          Every change you make lands here as a ticket, stored at once. Undo takes the last one back.
+        </p>
+      ) : (
+        <ol className={styles.tickets}>
+          {from > 0 && (
+            <li className={styles.ticket}>
+              <span className="soft">{from} earlier</span>
+            </li>
+          )}
+          {tape.slice(from, from + 2 * MOST_SHOWN).map((ticket, i) => {
+            const position = from + i + 1;
+            return (
+              <li
+                key={`${position} ${ticket.title}`}
+                ref={position === state.cursor ? end : undefined}
+                className={styles.ticket}
+                data-undone={position > state.cursor || undefined}
+                data-kept={position === state.keptCursor || undefined}
+              >
+                <TicketView ticket={ticket} nameOf={nameOf} onOpen={onOpen} />
+                {position !== state.cursor && (
+                  <button type="button" className={styles.jump} onClick={() => onGoTo(position)}>
+                    {position > state.cursor ? 'Redo to here' : 'Back to here'}
+                    <span className="hidden"> ({ticket.title})</span>
+                  </button>
+                )}
+              </li>
+            );
+          })}
+        </ol>
+      )}
+    </section>
+  );
+}
+
+function TicketView({
+  ticket,
+  nameOf,
+  onOpen,
+}: {
+  ticket: Ticket;
+  nameOf: (id: string) => string;
+  onOpen: (id: string) => void;
+}) {
+  const [first, ...rest] = ticket.changes;
+  if (!first) return null;
+  return (
+    <>
+      <button type="button" className={styles.ticketName} onClick={() => onOpen(first.command)}>
+        {ticket.title}
+      </button>
+      <span className={styles.ticketKeys}>
+        {first.before.length > 0 ? (
+          <KeyCaps chord={first.before[0]?.chord ?? ''} />
+        ) : (
+          <span className="soft">no key</span>
+        )}
+        <span aria-hidden="true">→</span>
+        <span className="hidden">to</span>
+        {first.after.length > 0 ? (
+          first.after.slice(-1).map((b) => <KeyCaps key={b.chord} chord={b.chord} />)
+        ) : (
+          <span className="soft">no key</span>
+        )}
+        {rest.length > 0 && (
+          <span className="soft" title={rest.map((one) => nameOf(one.command)).join(', ')}>
+            · {rest.length === 1 ? `from ${nameOf(rest[0]?.command ?? '')}` : `${rest.length} more`}
+          </span>
+        )}
+      </span>
+    </>
+  );
+}

@@ -1,0 +1,222 @@
+'use client';
+
+import Button from '@mui/material/Button';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useSnackbar } from 'notistack';
+import { type DragEvent, useRef, useState } from 'react';
+import type { Role } from '@/core/reading/columnRoles';
+import { counted } from '@/core/text/sentence';
+import type { Preview } from '@/core/view/views';
+import { ask, messageOf } from '../shell/api';
+import styles from './bringIn.module.css';
+import { ListPreview } from './ListPreview';
+
+type Source = { readonly blob: Blob; readonly name: string };
+const MOST = 5 * 1024 * 1024;
+
+/** Brings a program in: a file or pasted text, what was understood of it, corrections, then onto the Shelf. */
+export function BringIn() {
+  const router = useRouter();
+  const { enqueueSnackbar } = useSnackbar();
+  const [source, setSource] = useState<Source | null>(null);
+  const [preview, setPreview] = useState<Preview | null>(null);
+  const [roles, setRoles] = useState<readonly (readonly Role[] | null)[]>([]);
+  const [name, setName] = useState('');
+  const [version, setVersion] = useState('');
+  const [pasted, setPasted] = useState('');
+  const [problem, setProblem] = useState('');
+  const [busy, setBusy] = useState(false);
+  const [over, setOver] = useState(false);
+  const chooser = useRef<HTMLInputElement>(null);
+
+  const form = (
+    from: Source,
+    chosen: readonly (readonly Role[] | null)[],
+    extra: Record<string, string> = {},
+  ): FormData => {
+    const data = new FormData();
+    data.set('file', from.blob, 'list');
+    data.set('roles', JSON.stringify(chosen));
+    for (const [key, value] of Object.entries(extra)) data.set(key, value);
+    return data;
+  };
+  const look = async (from: Source, chosen: readonly (readonly Role[] | null)[]): Promise<void> => {
+    setProblem('');
+    if (from.blob.size > MOST) {
+      setProblem(
+        'This file is larger than 5 MB, more than a list of commands needs. Save only the list and try again.',
+      );
+      return;
+    }
+    setBusy(true);
+    try {
+      const found = await ask<Preview>('POST', '/api/reading', form(from, chosen));
+      if (source !== from) {
+        setName(found.name);
+        setVersion(found.kind === 'program file' ? found.version : '1');
+      }
+      setSource(from);
+      setRoles(chosen);
+      setPreview(found);
+    } catch (error) {
+      setProblem(messageOf(error));
+    } finally {
+      setBusy(false);
+    }
+  };
+  const bringIn = async (): Promise<void> => {
+    if (!source) return;
+    if (name.trim() === '') {
+      setProblem('Give the program a name.');
+      return;
+    }
+    setBusy(true);
+    try {
+      const { slug } = await ask<{ slug: string }>(
+        'POST',
+        '/api/programs',
+        form(source, roles, { name: name.trim(), version: version.trim() }),
+      );
+      enqueueSnackbar(`${name.trim()} stands on the Shelf.`);
+      router.push(`/shelf/${slug}`);
+    } catch (error) {
+      setProblem(messageOf(error));
+      setBusy(false);
+    }
+  };
+  const drop = (event: DragEvent): void => {
+    event.preventDefault();
+    setOver(false);
+    const file = event.dataTransfer.files[0];
+    if (file) void look({ blob: file, name: file.name }, []);
+  };
+  const start = (): void => {
+    setPreview(null);
+    setSource(null);
+    setRoles([]);
+    setProblem('');
+  };
+
+  return (
+    <div className="screen">
+      <header className="bar">
+        <h1>Bring a program in</h1>
+        <span className="soft">{source ? source.name : 'its list of commands, as a table or a web page'}</span>
+        <span className="push" />
+        {preview && (
+          <Button variant="text" onClick={start}>
+            Choose another file
+          </Button>
+        )}
+        <Button variant="outlined" component={Link} href="/shelf">
+          Back to the Shelf
+        </Button>
+        {preview && (
+          <Button variant="contained" disabled={busy} onClick={() => void bringIn()}>
+            Put it on the Shelf
+          </Button>
+        )}
+      </header>
+      <main
+        className={styles.bringIn}
+        onDragOver={(event) => {
+          event.preventDefault();
+          setOver(true);
+        }}
+        onDragLeave={() => setOver(false)}
+        onDrop={drop}
+      >
+        {problem && (
+          <p role="alert" className={styles.problem}>
+            {problem}
+          </p>
+        )}
+        {!preview && (
+          <div className={styles.sources}>
+            <section className={`card ${styles.source}`} data-over={over || undefined} aria-labelledby="from-file">
+              <h2 id="from-file">From a file</h2>
+              <p>
+                A table (CSV or TSV), a saved web page of shortcuts, or a file exported from another Gray Pin. Drop it
+                here, or
+              </p>
+              <input
+                ref={chooser}
+                type="file"
+                hidden
+                aria-label="File with the list of commands"
+                onChange={(event) => {
+                  const file = event.target.files?.[0];
+                  event.target.value = '';
+                  if (file) void look({ blob: file, name: file.name }, []);
+                }}
+              />
+              <Button variant="contained" disabled={busy} onClick={() => chooser.current?.click()}>
+                {busy ? 'Reading…' : 'Choose a file…'}
+              </Button>
+              <p className="soft">
+                Nothing in the file is run, and nothing changes until you say so. At most 5 MB and 20,000 rows.
+              </p>
+            </section>
+            <section className={`card ${styles.source}`} aria-labelledby="from-text">
+              <h2 id="from-text">Pasted</h2>
+              <label htmlFor="pasted">Copy the table from a page or a spreadsheet and paste it here.</label>
+              <textarea
+                id="pasted"
+                value={pasted}
+                spellCheck={false}
+                placeholder={'Menu\tCommand\tKeys\nRepair\tLift stain\tCtrl+Shift+F9'}
+                onChange={(event) => setPasted(event.target.value)}
+              />
+              <Button
+                variant="outlined"
+                disabled={busy || pasted.trim() === ''}
+                onClick={() => void look({ blob: new Blob([pasted], { type: 'text/plain' }), name: 'Pasted text' }, [])}
+              >
+                Read it
+              </Button>
+            </section>
+          </div>
+        )}
+        {preview && (
+          <div className={styles.named}>
+            <label>
+              <span>Name of the program</span>
+              <input value={name} maxLength={120} onChange={(event) => setName(event.target.value)} />
+            </label>
+            <label>
+              <span>Version</span>
+              <input value={version} maxLength={40} size={6} onChange={(event) => setVersion(event.target.value)} />
+            </label>
+          </div>
+        )}
+        {preview?.kind === 'program file' && (
+          <section className={`card ${styles.file}`} aria-label="What the file holds">
+            <p>
+              This is a Gray Pin file: <strong>{preview.name}</strong>, version {preview.version}, with{' '}
+              {counted(preview.commands, 'command')} and its factory keys.
+            </p>
+            {preview.keymaps.length > 0 ? (
+              <>
+                <p>{counted(preview.keymaps.length, 'keymap')} come with it:</p>
+                <ul>
+                  {preview.keymaps.map((one) => (
+                    <li key={one.name}>
+                      {one.name}
+                      {one.owner && <span className="soft"> · {one.owner}</span>}
+                    </li>
+                  ))}
+                </ul>
+              </>
+            ) : (
+              <p>No keymaps but the factory's come with it.</p>
+            )}
+          </section>
+        )}
+        {preview?.kind === 'list' && (
+          <ListPreview preview={preview} onRoles={(next) => source && void look(source, next)} busy={busy} />
+        )}
+      </main>
+    </div>
+  );
+}

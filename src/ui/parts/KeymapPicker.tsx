@@ -1,0 +1,54 @@
+'use client';
+
+import ListSubheader from '@mui/material/ListSubheader';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { KeymapLink } from '@/core/view/views';
+
+type Props = {
+  readonly label: string;
+  readonly links: readonly KeymapLink[];
+  readonly program: string;
+  readonly keymap: string;
+  readonly screen: 'board' | 'sheets';
+};
+
+/** Switches to another keymap of any program. */
+export function KeymapPicker({ label, links, program, keymap, screen }: Props) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const router = useRouter();
+  const programs = [...new Set(links.map((link) => link.program))];
+  return (
+    <>
+      <button type="button" className="pill" aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
+        <span className="hidden">Keymap: </span>
+        {label} <span aria-hidden="true">▾</span>
+      </button>
+      <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
+        {programs.flatMap((one) => {
+          const own = links.filter((link) => link.program === one);
+          return [
+            <ListSubheader key={one} role="presentation">
+              {own[0]?.programName}
+            </ListSubheader>,
+            ...own.map((link) => (
+              <MenuItem
+                key={`${one}/${link.keymap}`}
+                selected={one === program && link.keymap === keymap}
+                onClick={() => {
+                  setAnchor(null);
+                  router.push(`/${screen}/${one}/${link.keymap}`);
+                }}
+              >
+                {link.name}
+                {link.owner && <span className="soft">&nbsp;· {link.owner}</span>}
+              </MenuItem>
+            )),
+          ];
+        })}
+      </Menu>
+    </>
+  );
+}

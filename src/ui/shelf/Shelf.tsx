@@ -1,0 +1,258 @@
+'use client';
+
+import Button from '@mui/material/Button';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useSnackbar } from 'notistack';
+import { useEffect, useState } from 'react';
+import { counted } from '@/core/text/sentence';
+import type { KeymapSummary, ProgramSummary } from '@/core/view/views';
+import { NameDialog } from '../parts/NameDialog';
+import { ask, messageOf } from '../shell/api';
+import { ActionsMenu } from './ActionsMenu';
+import { KeyStrip } from './KeyStrip';
+import styles from './shelf.module.css';
+
+type Naming = {
+  readonly title: string;
+  readonly action: string;
+  readonly name: string;
+  readonly owner?: string;
+  readonly done: (name: string, owner: string) => Promise<void>;
+};
+
+/** Programs and their keymaps as what they are: strips of keys with pins. */
+export function Shelf({ programs, at }: { programs: readonly ProgramSummary[]; at: string | null }) {
+  const router = useRouter();
+  const { enqueueSnackbar } = useSnackbar();
+  const [naming, setNaming] = useState<Naming | null>(null);
+  const away = programs.flatMap((program): { program: ProgramSummary; keymap: KeymapSummary | null }[] =>
+    program.putAway
+      ? [{ program, keymap: null }]
+      : program.keymaps.filter((one) => one.putAway).map((keymap) => ({ program, keymap })),
+  );
+  useEffect(() => {
+    if (at) document.getElementById(at)?.scrollIntoView({ block: 'start' });
+  }, [at]);
+
+  const change = async (address: string, body: object, said: string, undo?: object): Promise<void> => {
+    try {
+      await ask('PATCH', address, body);
+      router.refresh();
+      enqueueSnackbar(
+        said,
+        undo
+          ? {
+              action: () => (
+                <Button
+                  sx={{ color: 'inherit' }}
+                  onClick={() => void change(address, undo, 'It is back on the Shelf.')}
+                >
+                  Bring it back
+                </Button>
+              ),
+            }
+          : {},
+      );
+    } catch (error) {
+      enqueueSnackbar(messageOf(error), { variant: 'error' });
+    }
+  };
+  const rename = (what: string, name: string, address: string, owner?: string): void =>
+    setNaming({
+      title: `Rename ${what}`,
+      action: 'Rename it',
+      name,
+      ...(owner === undefined ? {} : { owner }),
+      done: async (newName, newOwner) => {
+        await ask('PATCH', address, { name: newName, ...(owner === undefined ? {} : { owner: newOwner }) });
+        setNaming(null);
+        router.refresh();
+      },
+    });
+  const duplicate = (keymap: KeymapSummary): void =>
+    setNaming({
+      title: `Duplicate ${keymap.name}`,
+      action: 'Make the copy',
+      name: keymap.factory ? 'My keys' : `Copy of ${keymap.name}`,
+      owner: keymap.owner,
+      done: async (name, owner) => {
+        await ask('POST', `/api/keymaps/${keymap.id}/duplicate`, { name, owner });
+        setNaming(null);
+        router.refresh();
+        enqueueSnackbar(`${name} stands on the Shelf.`);
+      },
+    });
+
+  return (
+    <div className="screen">
+      <header className="bar">
+        <h1>Shelf</h1>
+        <span className="soft">{counted(programs.filter((one) => !one.putAway).length, 'program')}</span>
+        <span className="push" />
+        <Button variant="contained" component={Link} href="/shelf/bring-in">
+          Bring a program in…
+        </Button>
+      </header>
+      <main className={styles.shelf}>
+        {programs.every((one) => one.putAway) && (
+          <div className="empty">
+            <p>
+              No program stands here yet. Bring in the list of its commands: a table, a web page of shortcuts, or a file
+              exported from another Gray Pin.
+            </p>
+          </div>
+        )}
+        {programs
+          .filter((one) => !one.putAway)
+          .map((program) => (
+            <section
+              key={program.slug}
+              id={program.slug}
+              className={styles.program}
+              aria-labelledby={`${program.slug}-name`}
+            >
+              <div className={styles.programHead}>
+                <h2 id={`${program.slug}-name`}>{program.name}</h2>
+                <span className="soft">
+                  version {program.version} · {counted(program.commands, 'command')}
+                </span>
+                <span className="push" />
+                <ActionsMenu
+                  label={`More for ${program.name}`}
+                  actions={[
+                    ['Export as a file', `/api/programs/${program.slug}/file`],
+                    ['Rename…', () => rename(program.name, program.name, `/api/programs/${program.slug}`)],
+                    [
+                      'Put away',
+                      () =>
+                        void change(
+                          `/api/programs/${program.slug}`,
+                          { putAway: true },
+                          `${program.name} is put away with its keymaps.`,
+                          { putAway: false },
+                        ),
+                    ],
+                  ]}
+                />
+              </div>
+              <ul className={styles.keymaps}>
+                {program.keymaps
+                  .filter((one) => !one.putAway)
+                  .map((keymap) => (
+                    <KeymapCard
+                      key={keymap.id}
+                      program={program}
+                      keymap={keymap}
+                      onDuplicate={() => duplicate(keymap)}
+                      onRename={() => rename(keymap.name, keymap.name, `/api/keymaps/${keymap.id}`, keymap.owner)}
+                      onPutAway={() =>
+                        void change(`/api/keymaps/${keymap.id}`, { putAway: true }, `${keymap.name} is put away.`, {
+                          putAway: false,
+                        })
+                      }
+                    />
+                  ))}
+              </ul>
+            </section>
+          ))}
+        {away.length > 0 && (
+          <section className={styles.away} aria-labelledby="put-away">
+            <h2 id="put-away">Put away</h2>
+            <ul>
+              {away.map(({ program, keymap }) => (
+                <li key={`${program.slug} ${keymap?.id ?? ''}`}>
+                  <span>
+                    {keymap
+                      ? `${keymap.name} · ${program.name}`
+                      : `${program.name} with ${counted(program.keymaps.length, 'keymap')}`}
+                  </span>
+                  <button
+                    type="button"
+                    className="word"
+                    onClick={() =>
+                      void change(
+                        keymap ? `/api/keymaps/${keymap.id}` : `/api/programs/${program.slug}`,
+                        { putAway: false },
+                        `${keymap?.name ?? program.name} is back on the Shelf.`,
+                      )
+                    }
+                  >
+                    Bring back<span className="hidden"> {keymap?.name ?? program.name}</span>
+                  </button>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
+      </main>
+      {naming && <NameDialog {...naming} onClose={() => setNaming(null)} onDone={naming.done} />}
+    </div>
+  );
+}
+
+type CardProps = {
+  readonly program: ProgramSummary;
+  readonly keymap: KeymapSummary;
+  readonly onDuplicate: () => void;
+  readonly onRename: () => void;
+  readonly onPutAway: () => void;
+};
+function KeymapCard({ program, keymap, onDuplicate, onRename, onPutAway }: CardProps) {
+  const address = `${program.slug}/${keymap.slug}`;
+  return (
+    <li className={`card ${styles.keymap}`}>
+      <KeyStrip chords={keymap.chords} />
+      <div className={styles.about}>
+        <h3>
+          <Link href={`/board/${address}`} className={styles.title}>
+            {keymap.name}
+          </Link>
+        </h3>
+        <p className="soft">
+          {keymap.factory ? 'As the program came. Never changes.' : keymap.owner || 'Nobody’s in particular'}
+        </p>
+        <p>
+          {keymap.factory ? (
+            counted(keymap.bindings, 'key')
+          ) : (
+            <>
+              <strong>{keymap.yours}</strong> yours of {counted(keymap.bindings, 'key')}
+            </>
+          )}
+          {keymap.unnamed ? (
+            <span className={styles.draft}>not kept yet</span>
+          ) : (
+            keymap.draftChanges > 0 && (
+              <span className={styles.draft}>draft · {counted(keymap.draftChanges, 'change')}</span>
+            )
+          )}
+        </p>
+        <p className="soft">{usedWords(keymap.lastUsed)}</p>
+      </div>
+      <div className={styles.actions}>
+        <Button variant="outlined" component={Link} href={`/board/${address}`}>
+          Open
+        </Button>
+        <ActionsMenu
+          label={`More for ${keymap.name} of ${program.name}`}
+          actions={[
+            ['Print a sheet', `/sheets/${address}`],
+            [keymap.factory ? 'Start a keymap of your own…' : 'Duplicate…', onDuplicate],
+            ...(keymap.factory
+              ? []
+              : ([
+                  ['Rename…', onRename],
+                  ['Put away', onPutAway],
+                ] as const)),
+          ]}
+        />
+      </div>
+    </li>
+  );
+}
+
+function usedWords(at: string | null): string {
+  if (at === null) return 'Not opened yet';
+  return `Opened ${new Date(at).toLocaleDateString('en-US', { day: 'numeric', month: 'long', timeZone: 'UTC' })}`;
+}

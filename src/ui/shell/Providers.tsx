@@ -1,0 +1,28 @@
+'use client';
+
+import { ThemeProvider } from '@mui/material/styles';
+import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
+import { SnackbarProvider } from 'notistack';
+import type { ReactNode } from 'react';
+import type { Settings } from '@/core/settings/settings';
+import { SettingsProvider } from './SettingsContext';
+import { theme } from './theme';
+
+/** What every screen stands on. */
+export function Providers({ nonce, settings, children }: { nonce: string; settings: Settings; children: ReactNode }) {
+  return (
+    <AppRouterCacheProvider options={{ nonce, key: 'gp' }}>
+      <ThemeProvider theme={theme}>
+        <SettingsProvider initial={settings}>
+          <SnackbarProvider
+            maxSnack={2}
+            autoHideDuration={6000}
+            anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
+          >
+            {children}
+          </SnackbarProvider>
+        </SettingsProvider>
+      </ThemeProvider>
+    </AppRouterCacheProvider>
+  );
+}

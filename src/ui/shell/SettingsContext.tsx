@@ -1,0 +1,41 @@
+'use client';
+
+import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from 'react';
+import type { Platform } from '@/core/keyboard/chordOfEvent';
+import { DEFAULT_SETTINGS, type Settings } from '@/core/settings/settings';
+import { ask } from './api';
+
+type Shared = {
+  readonly settings: Settings;
+  readonly change: (values: Partial<Settings>) => void;
+  readonly platform: Platform;
+};
+const Context = createContext<Shared>({ settings: DEFAULT_SETTINGS, change: () => undefined, platform: 'windows' });
+
+/** Lamp, text size and notation for everything below, stored as they are changed. */
+export function SettingsProvider({ initial, children }: { initial: Settings; children: ReactNode }) {
+  const [settings, setSettings] = useState(initial);
+  const [platform, setPlatform] = useState<Platform>('windows');
+  useEffect(() => {
+    if (/mac|iphone|ipad/i.test(navigator.userAgent)) setPlatform('mac');
+  }, []);
+  const shared = useMemo<Shared>(
+    () => ({
+      settings,
+      platform,
+      change: (values) => {
+        const next = { ...settings, ...values };
+        setSettings(next);
+        document.documentElement.dataset.lamp = next.lamp;
+        document.documentElement.dataset.text = next.textSize;
+        ask('PATCH', '/api/settings', values).catch(() => undefined);
+      },
+    }),
+    [settings, platform],
+  );
+  return <Context.Provider value={shared}>{children}</Context.Provider>;
+}
+
+export function useSettings(): Shared {
+  return useContext(Context);
+}

@@ -1,0 +1,43 @@
+/** An answer of ours that is not what was asked for; the message is for people. */
+export class Refused extends Error {
+  override name = 'Refused';
+  constructor(
+    readonly code: string,
+    message: string,
+  ) {
+    super(message);
+  }
+}
+
+/** Asks our own server. @throws Refused with a plain sentence when it can't or won't. */
+export async function ask<T>(method: 'GET' | 'POST' | 'PATCH', address: string, body?: object): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(address, {
+      method,
+      ...(body instanceof FormData
+        ? { body }
+        : body
+          ? { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }
+          : {}),
+    });
+  } catch {
+    throw new Refused(
+      'unreachable',
+      'Gray Pin does not answer, so this was not stored. Start it again, then repeat the step.',
+    );
+  }
+  const answer = (await response.json().catch(() => null)) as { error?: { code: string; message: string } } | null;
+  if (!response.ok || !answer) {
+    throw new Refused(
+      answer?.error?.code ?? 'failed',
+      answer?.error?.message ?? 'Something went wrong and nothing was changed. Try again.',
+    );
+  }
+  return answer as T;
+}
+
+/** What to tell a person about anything that was thrown. */
+export function messageOf(error: unknown): string {
+  return error instanceof Refused ? error.message : 'Something went wrong and nothing was changed. Try again.';
+}
