@@ -220,7 +220,7 @@ describe('bringing in', () => {
       expect(await seedDemo('demo')).toBe(true);
       expect(await seedDemo('demo')).toBe(false);
       const shelf = await loadShelf();
-      expect(shelf.map((one) => [one.name, one.commands >= 250, one.keymaps.length])).toEqual([
+      expect(shelf.map((one) => [one.name, one.commands >= 250, one.keymaps.length]).sort()).toEqual([
         ['Nibshore', true, 2],
         ['Quillmoor', true, 2],
         ['Tarnlight', true, 3],

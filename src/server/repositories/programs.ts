@@ -12,9 +12,10 @@ export type StoredProgram = {
   readonly program: Program;
 };
 
-/** Every program, put away ones last, each group by name. */
+/** Every program, put away ones last, the one used last first. */
 export function listPrograms(): Promise<ProgramRow[]> {
-  return select<ProgramRow>('SELECT * FROM programs ORDER BY put_away_at IS NOT NULL, name');
+  return select<ProgramRow>(`SELECT * FROM programs ORDER BY put_away_at IS NOT NULL,
+     (SELECT max(last_used_at) FROM keymaps WHERE program_id = programs.id) DESC NULLS LAST, name`);
 }
 
 /** A program by its address; @throws Problem when there is none. */

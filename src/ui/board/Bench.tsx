@@ -144,7 +144,11 @@ export function Bench(props: Props) {
               checked={props.keepOwn}
               onChange={(event) => props.onKeepOwn(event.target.checked)}
             />
-            Keep its keys of now as well
+            Keep{' '}
+            {bindings.map(({ chord }) => (
+              <KeyCaps key={chord} chord={chord} />
+            ))}{' '}
+            as well
           </label>
         )}
       </div>

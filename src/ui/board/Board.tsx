@@ -69,7 +69,17 @@ export function Board({ view, links, initialCommand }: Props) {
   );
   const draftRef = useRef(draft);
   draftRef.current = draft;
-  const openBench = useCallback(() => capture.current?.focus(), []);
+  // The bench is a new one for each command, so the focus goes to its field once that stands there.
+  const wantsFocus = useRef(false);
+  const openBench = useCallback(() => {
+    wantsFocus.current = true;
+    capture.current?.focus();
+  }, []);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: runs when another command comes onto the bench.
+  useEffect(() => {
+    if (wantsFocus.current) capture.current?.focus();
+    wantsFocus.current = false;
+  }, [selectedId, chain]);
 
   // The address follows the keymap (an edit of the factory's makes a new one) and the command on the bench.
   useEffect(() => {
@@ -130,7 +140,7 @@ export function Board({ view, links, initialCommand }: Props) {
       if (from) setSelectedId(from.back.id);
       setChain(null);
     }
-    capture.current?.focus();
+    openBench();
   };
   const choose = async (choice: Choice): Promise<void> => {
     if (!selected || !(await actions.edit(choice.ticket))) return;

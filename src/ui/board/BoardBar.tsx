@@ -1,7 +1,6 @@
 'use client';
 
 import Button from '@mui/material/Button';
-import { useSnackbar } from 'notistack';
 import { useMemo, useState } from 'react';
 import { compareKeymaps } from '@/core/keymap/compareKeymaps';
 import type { Draft } from '@/core/keymap/draft';
@@ -9,6 +8,7 @@ import { counted } from '@/core/text/sentence';
 import type { KeymapLink } from '@/core/view/views';
 import { KeymapPicker } from '../parts/KeymapPicker';
 import { NameDialog } from '../parts/NameDialog';
+import { useNotice } from '../shell/Notices';
 import type { DraftActions } from './useDraft';
 
 type Props = {
@@ -25,7 +25,7 @@ type Props = {
 export function BoardBar({ programName, programSlug, draft, links, actions, onUndo, onRedo }: Props) {
   const { state, tape } = draft;
   const [naming, setNaming] = useState(false);
-  const { enqueueSnackbar } = useSnackbar();
+  const tell = useNotice();
   const changes = useMemo(() => compareKeymaps(draft.kept, draft.keymap).length, [draft.kept, draft.keymap]);
   const here = {
     program: programSlug,
@@ -44,9 +44,7 @@ export function BoardBar({ programName, programSlug, draft, links, actions, onUn
       ];
   const discard = async (): Promise<void> => {
     if (await actions.discard())
-      enqueueSnackbar(
-        `${counted(changes, 'change')} discarded. ${state.keptCursor === null ? 'Undo' : 'Redo'} brings them back.`,
-      );
+      tell(`${counted(changes, 'change')} discarded. ${state.keptCursor === null ? 'Undo' : 'Redo'} brings them back.`);
   };
   return (
     <header className="bar">
@@ -95,7 +93,7 @@ export function BoardBar({ programName, programSlug, draft, links, actions, onUn
         disabled={state.factory || (changes === 0 && !state.unnamed)}
         onClick={async () => {
           if (state.unnamed) return setNaming(true);
-          if (await actions.keep()) enqueueSnackbar(`${state.name} is kept with ${counted(changes, 'change')}.`);
+          if (await actions.keep()) tell(`${state.name} is kept with ${counted(changes, 'change')}.`);
         }}
       >
         Keep changes
@@ -114,7 +112,7 @@ export function BoardBar({ programName, programSlug, draft, links, actions, onUn
           onClose={() => setNaming(false)}
           onDone={async (name, owner) => {
             setNaming(false);
-            if (await actions.keepAsNew(name, owner)) enqueueSnackbar(`Kept as ${name}.`);
+            if (await actions.keepAsNew(name, owner)) tell(`Kept as ${name}.`);
           }}
         />
       )}

@@ -3,12 +3,12 @@
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useSnackbar } from 'notistack';
 import { type DragEvent, useRef, useState } from 'react';
 import type { Role } from '@/core/reading/columnRoles';
 import { counted } from '@/core/text/sentence';
 import type { Preview } from '@/core/view/views';
 import { ask, messageOf } from '../shell/api';
+import { useNotice } from '../shell/Notices';
 import styles from './bringIn.module.css';
 import { ListPreview } from './ListPreview';
 
@@ -18,7 +18,7 @@ const MOST = 5 * 1024 * 1024;
 /** Brings a program in: a file or pasted text, what was understood of it, corrections, then onto the Shelf. */
 export function BringIn() {
   const router = useRouter();
-  const { enqueueSnackbar } = useSnackbar();
+  const tell = useNotice();
   const [source, setSource] = useState<Source | null>(null);
   const [preview, setPreview] = useState<Preview | null>(null);
   const [roles, setRoles] = useState<readonly (readonly Role[] | null)[]>([]);
@@ -78,7 +78,7 @@ export function BringIn() {
         '/api/programs',
         form(source, roles, { name: name.trim(), version: version.trim() }),
       );
-      enqueueSnackbar(`${name.trim()} stands on the Shelf.`);
+      tell(`${name.trim()} stands on the Shelf.`);
       router.push(`/shelf/${slug}`);
     } catch (error) {
       setProblem(messageOf(error));

@@ -31,8 +31,8 @@ type Props = {
 const CONTENT_WORDS: Readonly<Record<Contents, string>> = { yours: 'Yours', all: 'All with keys' };
 const NOTATION_WORDS: Readonly<Record<Notation, string>> = {
   windows: 'Windows',
-  mac: 'Mac words',
-  symbols: 'Mac symbols',
+  mac: 'Mac',
+  symbols: '⌘ ⌥',
 };
 const WAY_WORDS: Readonly<Record<Way, string>> = { across: 'Across', upright: 'Upright' };
 

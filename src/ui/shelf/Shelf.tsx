@@ -3,12 +3,12 @@
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useSnackbar } from 'notistack';
 import { useEffect, useState } from 'react';
 import { counted } from '@/core/text/sentence';
 import type { KeymapSummary, ProgramSummary } from '@/core/view/views';
 import { NameDialog } from '../parts/NameDialog';
 import { ask, messageOf } from '../shell/api';
+import { useNotice } from '../shell/Notices';
 import { ActionsMenu } from './ActionsMenu';
 import { KeyStrip } from './KeyStrip';
 import styles from './shelf.module.css';
@@ -24,7 +24,7 @@ type Naming = {
 /** Programs and their keymaps as what they are: strips of keys with pins. */
 export function Shelf({ programs, at }: { programs: readonly ProgramSummary[]; at: string | null }) {
   const router = useRouter();
-  const { enqueueSnackbar } = useSnackbar();
+  const tell = useNotice();
   const [naming, setNaming] = useState<Naming | null>(null);
   const away = programs.flatMap((program): { program: ProgramSummary; keymap: KeymapSummary | null }[] =>
     program.putAway
@@ -39,23 +39,9 @@ export function Shelf({ programs, at }: { programs: readonly ProgramSummary[]; a
     try {
       await ask('PATCH', address, body);
       router.refresh();
-      enqueueSnackbar(
-        said,
-        undo
-          ? {
-              action: () => (
-                <Button
-                  sx={{ color: 'inherit' }}
-                  onClick={() => void change(address, undo, 'It is back on the Shelf.')}
-                >
-                  Bring it back
-                </Button>
-              ),
-            }
-          : {},
-      );
+      tell(said, undo && { words: 'Bring it back', run: () => void change(address, undo, 'It is back on the Shelf.') });
     } catch (error) {
-      enqueueSnackbar(messageOf(error), { variant: 'error' });
+      tell(messageOf(error));
     }
   };
   const rename = (what: string, name: string, address: string, owner?: string): void =>
@@ -80,7 +66,7 @@ export function Shelf({ programs, at }: { programs: readonly ProgramSummary[]; a
         await ask('POST', `/api/keymaps/${keymap.id}/duplicate`, { name, owner });
         setNaming(null);
         router.refresh();
-        enqueueSnackbar(`${name} stands on the Shelf.`);
+        tell(`${name} stands on the Shelf.`);
       },
     });
 

@@ -2,9 +2,9 @@
 
 import { ThemeProvider } from '@mui/material/styles';
 import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
-import { SnackbarProvider } from 'notistack';
 import type { ReactNode } from 'react';
 import type { Settings } from '@/core/settings/settings';
+import { NoticeProvider } from './Notices';
 import { SettingsProvider } from './SettingsContext';
 import { theme } from './theme';
 
@@ -14,13 +14,7 @@ export function Providers({ nonce, settings, children }: { nonce: string; settin
     <AppRouterCacheProvider options={{ nonce, key: 'gp' }}>
       <ThemeProvider theme={theme}>
         <SettingsProvider initial={settings}>
-          <SnackbarProvider
-            maxSnack={2}
-            autoHideDuration={6000}
-            anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
-          >
-            {children}
-          </SnackbarProvider>
+          <NoticeProvider>{children}</NoticeProvider>
         </SettingsProvider>
       </ThemeProvider>
     </AppRouterCacheProvider>

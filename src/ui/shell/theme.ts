@@ -57,6 +57,9 @@ export const theme = createTheme({
     MuiPaper: {
       styleOverrides: { root: { background: 'var(--card)', color: 'var(--text)', backgroundImage: 'none' } },
     },
+    MuiSnackbarContent: {
+      styleOverrides: { root: { background: 'var(--dark)', color: 'var(--on-dark)', fontSize: '0.875rem' } },
+    },
     MuiDialogTitle: { styleOverrides: { root: { fontSize: '1.05rem', fontWeight: 700, paddingBottom: 8 } } },
     MuiDialogContentText: { styleOverrides: { root: { color: 'var(--text)' } } },
     MuiDialogActions: { styleOverrides: { root: { padding: '8px 24px 18px' } } },

@@ -22,7 +22,7 @@ export default async function Page({ params, searchParams }: Props) {
       key={view.draft.id}
       view={view}
       links={await listLinks()}
-      initial={sheetOptions(await searchParams)}
+      initial={sheetOptions({ contents: view.toFactory.length > 0 ? 'yours' : 'all', ...(await searchParams) })}
       today={today}
     />
   );

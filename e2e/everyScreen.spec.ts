@@ -1,0 +1,149 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page, test } from '@playwright/test';
+
+const SCREENS: readonly (readonly [name: string, address: string, prepare?: (page: Page) => Promise<void>])[] = [
+  ['Shelf', '/shelf'],
+  ['Shelf, menu open', '/shelf', async (page) => page.getByRole('button', { name: /^More for Tarnlight/ }).click()],
+  ['Bring in', '/shelf/bring-in'],
+  [
+    'Bring in, preview',
+    '/shelf/bring-in',
+    async (page) => {
+      await page.setInputFiles('input[type=file]', 'src/core/reading/fixtures/headings.html');
+      await page.getByText('What the columns hold').waitFor();
+    },
+  ],
+  ['Board', '/board/tarnlight/sheet-retouching'],
+  [
+    'Board, keys held',
+    '/board/tarnlight/factory-keys/lift-stain',
+    async (page) => {
+      await page.getByLabel(/Press the keys/).press('Alt+KeyW');
+      await page.getByText('Taking it leaves').waitFor();
+    },
+  ],
+  [
+    'Board, naming',
+    '/board/tarnlight/sheet-retouching',
+    async (page) => {
+      await page.getByRole('button', { name: 'Keep as new…' }).click();
+      await page.getByRole('dialog').waitFor();
+      await page.waitForTimeout(300);
+    },
+  ],
+  [
+    'Board, another keymap',
+    '/board/tarnlight/sheet-retouching',
+    async (page) => {
+      await page.getByRole('button', { name: /^Keymap:/ }).click();
+      await page.waitForTimeout(300);
+    },
+  ],
+  [
+    'Lamp',
+    '/shelf',
+    async (page) => {
+      await page.getByRole('button', { name: 'Lamp' }).click();
+      await page.waitForTimeout(300);
+    },
+  ],
+  ['Sheets', '/sheets/tarnlight/sheet-retouching?contents=all'],
+  ['Nothing here', '/board/tarnlight/no-such-keymap'],
+];
+
+for (const [name, address, prepare] of SCREENS) {
+  test(`${name}: axe finds nothing, and 1280x800 needs no page scrollbar`, async ({ page }) => {
+    const errors: string[] = [];
+    page.on(
+      'console',
+      (message) => message.type() === 'error' && !message.text().includes('404') && errors.push(message.text()),
+    );
+    await page.goto(address);
+    await page.waitForLoadState('networkidle');
+    await prepare?.(page);
+    for (const lamp of ['studio', 'bright', 'dim', 'contrast']) {
+      await page.evaluate((one) => {
+        document.documentElement.dataset.lamp = one;
+      }, lamp);
+      const { violations } = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+        .analyze();
+      expect(
+        violations.map((one) => `${lamp}: ${one.id}: ${one.nodes[0]?.html} ${one.nodes[0]?.failureSummary}`),
+      ).toEqual([]);
+    }
+    const [wide, high] = await page.evaluate(() => [
+      document.documentElement.scrollWidth,
+      document.documentElement.scrollHeight,
+    ]);
+    expect([wide, high]).toEqual([1280, 800]);
+    expect(errors).toEqual([]);
+  });
+}
+
+test('a keyboard alone: from the Shelf to a changed key, kept, and its sheet', async ({ page }) => {
+  await page.goto('/shelf');
+  const tabTo = async (matches: (text: string) => boolean): Promise<void> => {
+    for (let i = 0; i < 120; i++) {
+      await page.keyboard.press('Tab');
+      const text = await page.evaluate(() => {
+        const at = document.activeElement;
+        return `${at?.getAttribute('aria-label') ?? ''} ${at?.textContent ?? ''}`.trim();
+      });
+      if (matches(text)) return;
+    }
+    throw new Error('Never got there with Tab.');
+  };
+  await tabTo((text) => text === 'Packet pictures');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('combobox')).toBeFocused();
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('PageDown');
+  await page.keyboard.press('ArrowUp');
+  await expect(page.getByRole('option', { selected: true })).toHaveCount(1);
+  await page.keyboard.type('scan lines');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Alt+Shift+Control+KeyL');
+  await expect(page.getByRole('region', { name: 'Bench' })).toContainText(/is free|holds/);
+  // The press field never catches a keyboard: Tab goes on, Esc goes back to the list.
+  await tabTo((text) => /^(Use it|Take it)/.test(text));
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: 'Change tape' })).toContainText('Remove scan lines');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('combobox')).toBeFocused();
+  await tabTo((text) => /^Q, |^Q: |^Ctrl\+.*Q: /.test(text) || / keyboard/.test(text) || /: free$|: .+/.test(text));
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: 'Bench' }).locator('[data-verdict]')).not.toHaveAttribute(
+    'data-verdict',
+    'none',
+  );
+  await page.keyboard.press('Shift+Tab');
+  await page.goto('/board');
+  await tabTo((text) => text === 'Keep changes');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('banner')).toContainText('kept');
+  await page.goto('/sheets');
+  await tabTo((text) => text.startsWith('Save as PDF'));
+  await tabTo((text) => text === 'Print');
+});
+
+test('lamp, text size and notation are kept', async ({ page }) => {
+  await page.goto('/board/tarnlight/sheet-retouching/lift-stain');
+  await page.getByRole('button', { name: 'Lamp' }).click();
+  await page.getByText('Dim', { exact: true }).click();
+  await page.getByText('Largest', { exact: true }).click();
+  await page.getByText('Command', { exact: true }).click();
+  await page.waitForLoadState('networkidle');
+  await page.reload();
+  await expect(page.locator('html')).toHaveAttribute('data-lamp', 'dim');
+  await expect(page.locator('html')).toHaveAttribute('data-text', 'largest');
+  await expect(page.getByRole('region', { name: 'Bench' })).toContainText('Command');
+  const [wide, high] = await page.evaluate(() => [
+    document.documentElement.scrollWidth,
+    document.documentElement.scrollHeight,
+  ]);
+  expect([wide, high]).toEqual([1280, 800]);
+  await page.request.patch('/api/settings', { data: { lamp: 'studio', textSize: 'normal', notation: 'windows' } });
+});

@@ -1,0 +1,112 @@
+import type { ChildProcess } from 'node:child_process';
+import { rmSync } from 'node:fs';
+import { request as httpRequest } from 'node:http';
+import { expect, test } from '@playwright/test';
+import sqlite3 from 'sqlite3';
+import { runScript, startServer, untilReady } from '../scripts/server.mjs';
+
+test('only this machine’s own pages are let in', async ({ request, baseURL }) => {
+  const port = Number(new URL(baseURL ?? '').port);
+  const ask = (headers: Record<string, string>, method = 'GET', path = '/shelf') =>
+    new Promise<number>((resolve, reject) => {
+      const one = httpRequest({ host: '127.0.0.1', port, path, method, headers }, (response) => {
+        response.resume();
+        resolve(response.statusCode ?? 0);
+      });
+      one.on('error', reject);
+      one.end();
+    });
+  expect(await ask({ host: `127.0.0.1:${port}` })).toBe(200);
+  expect(await ask({ host: 'example.com' })).toBe(403);
+  expect(await ask({ host: `127.0.0.1.example.com:${port}` })).toBe(403);
+  expect(await ask({ host: `127.0.0.1:${port}`, origin: 'http://example.com' }, 'PATCH', '/api/settings')).toBe(403);
+  expect(await ask({ host: `127.0.0.1:${port}`, 'sec-fetch-site': 'cross-site' }, 'POST', '/api/programs')).toBe(403);
+  expect(await ask({ host: 'example.com' }, 'GET', '/api/health')).toBe(403);
+  const page = await request.get('/shelf');
+  const policy = page.headers()['content-security-policy'];
+  expect(policy).toMatch(/script-src 'self' 'nonce-[^']+' 'strict-dynamic';/);
+  expect(policy).not.toContain('unsafe-eval');
+  expect(page.headers()['set-cookie']).toBeUndefined();
+  expect((await request.post('/api/keymaps/1/edits', { data: { revision: 'x', ticket: {} } })).status()).toBe(400);
+  expect((await request.post('/api/keymaps/1/edits', { data: '{' })).status()).toBe(400);
+});
+
+test('kill -9 at any moment of 100 edits loses none that was confirmed, and the database opens', async () => {
+  test.setTimeout(240_000);
+  const port = 4181;
+  const data = '.tmp/crash-data';
+  rmSync(data, { recursive: true, force: true });
+  runScript('seed.ts', [], { GRAY_PIN_DATA: data });
+  const base = `http://127.0.0.1:${port}`;
+  let server: ChildProcess = startServer({ port, data, quiet: true });
+  await untilReady(port, server);
+  const load = async () => (await fetch(`${base}/api/keymaps/2/view`)).json();
+  const first = await load();
+  const command = first.program.commands.find(
+    (one: { id: string }) => !first.bindings.some(([id]: [string]) => id === one.id),
+  ).id;
+  let state = first.draft;
+  const start = state.cursor;
+  let held: string[] = [];
+  let confirmed = 0;
+  let kills = 0;
+  while (confirmed < 100) {
+    // Keys 1 to 100, so that the tape says which edits arrived.
+    const next = [`Mod+Alt+Shift+F${(confirmed % 24) + 1}`];
+    const edit = fetch(`${base}/api/keymaps/${state.id}/edits`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({
+        revision: state.revision,
+        ticket: {
+          title: `Edit ${confirmed + 1}`,
+          changes: [{ command, before: held.map((chord) => ({ chord })), after: next.map((chord) => ({ chord })) }],
+        },
+      }),
+    }).then((answer) => (answer.ok ? answer.json() : Promise.reject(new Error(String(answer.status)))));
+    const deadly = confirmed % 7 === 3 && kills <= confirmed / 7;
+    if (deadly) setTimeout(() => server.kill('SIGKILL'), (confirmed * 13) % 30);
+    const answer = await edit.catch(() => null);
+    if (answer) {
+      state = answer;
+      held = next;
+      confirmed++;
+    }
+    if (!deadly) continue;
+    kills++;
+    if (server.exitCode === null && server.signalCode === null)
+      await new Promise((resolve) => server.once('exit', resolve));
+    server = startServer({ port, data, quiet: true });
+    await untilReady(port, server);
+    const now = await load();
+    const titles = now.tape.slice(start).map((one: { title: string }) => one.title);
+    expect(titles.slice(0, confirmed)).toEqual(Array.from({ length: confirmed }, (_, i) => `Edit ${i + 1}`));
+    // An edit cut off before it was confirmed is either wholly there or not at all.
+    expect(titles.length - confirmed).toBeLessThanOrEqual(1);
+    confirmed = titles.length;
+    state = now.draft;
+    held = now.bindings.filter(([id]: [string]) => id === command).map(([, chord]: [string, string]) => chord);
+    expect(held).toEqual(confirmed === 0 ? [] : [`Mod+Alt+Shift+F${((confirmed - 1) % 24) + 1}`]);
+  }
+  server.kill('SIGKILL');
+  expect(kills).toBeGreaterThanOrEqual(10);
+  const file = new sqlite3.Database(`${data}/gray-pin.sqlite`);
+  const check = await new Promise((resolve, reject) =>
+    file.get('PRAGMA integrity_check', (error, row) => (error ? reject(error) : resolve(row))),
+  );
+  expect(check).toEqual({ integrity_check: 'ok' });
+  await new Promise((resolve) => file.close(resolve));
+});
+
+test('the Board ships at most 350 KB of gzipped script', async ({ page }) => {
+  const sizes: number[] = [];
+  page.on('response', async (response) => {
+    if (response.request().resourceType() === 'script') sizes.push((await response.request().sizes()).responseBodySize);
+  });
+  await page.goto('/board/tarnlight/sheet-retouching');
+  await page.waitForLoadState('networkidle');
+  const total = sizes.reduce((sum, size) => sum + size, 0);
+  console.log(`Board script: ${(total / 1024).toFixed(0)} KB gzipped in ${sizes.length} files`);
+  expect(total).toBeGreaterThan(50_000);
+  expect(total).toBeLessThanOrEqual(350 * 1024);
+});

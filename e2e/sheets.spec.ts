@@ -1,0 +1,92 @@
+import { execFileSync } from 'node:child_process';
+import { mkdirSync } from 'node:fs';
+import { expect, test } from '@playwright/test';
+
+const pdfFile = '.tmp/sheet.pdf';
+const tool = (name: string, ...args: string[]) => execFileSync(name, args, { encoding: 'utf8' });
+
+test('the PDF has the keys of the preview, in its places and order, in embedded fonts', async ({ page }) => {
+  mkdirSync('.tmp', { recursive: true });
+  await page.goto('/sheets/tarnlight/sheet-retouching?contents=all');
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Save as PDF' }).click();
+  await (await download).saveAs(pdfFile);
+
+  const fonts = tool('pdffonts', pdfFile).split('\n').slice(2).filter(Boolean);
+  expect(fonts.length).toBeGreaterThanOrEqual(3);
+  for (const font of fonts) expect(font, font).toMatch(/ yes yes yes /);
+  const info = tool('pdfinfo', pdfFile);
+  expect(info).toMatch(/Tagged:\s+yes/);
+  await expect(page.getByRole('status').filter({ hasText: 'shortcuts on' })).toContainText(
+    `${/Pages:\s+(\d+)/.exec(info)?.[1]} pages`,
+  );
+
+  // Every command with keys is there as text, in the program's order, with its keys.
+  const file = await (await page.request.get('/api/programs/tarnlight/file')).json();
+  const mine = file.keymaps.find((one: { name: string }) => one.name === 'Sheet retouching').bindings;
+  const wanted = file.program.commands
+    .map((one: { id: string; name: string; keys?: string[]; path: string[] }) => ({
+      ...one,
+      keys: mine[one.id] ?? one.keys ?? [],
+    }))
+    .filter((one: { keys: string[]; path: string[] }) => one.keys.length > 0 && one.path[0] !== 'Tool rail');
+  const text = tool('pdftotext', pdfFile, '-').replace(/\s+/g, ' ');
+  let from = text.indexOf('File New ');
+  for (const { name, keys } of wanted) {
+    const at = text.indexOf(`${name} `, from);
+    expect(at, `${name} after character ${from}`).toBeGreaterThanOrEqual(from);
+    const caps = keys[0].replace('hold:', '').replace('Mod', 'Ctrl').split('+');
+    const shown = text.slice(at + name.length, at + name.length + 60);
+    if (!/Arrow|Page|Delete|Enter|Backspace/.test(keys[0])) expect(shown, name).toContain(caps.at(-1));
+    from = at + name.length;
+  }
+
+  // Words stand in the PDF where the preview has them, to half a point.
+  const words = [
+    ...tool('pdftotext', '-bbox', '-l', '1', pdfFile, '-').matchAll(
+      /<word xMin="([\d.]+)" yMin="[\d.]+" xMax="[\d.]+" yMax="([\d.]+)">([^<]+)</g,
+    ),
+  ];
+  const drawn = await page
+    .locator('svg[role=img]')
+    .first()
+    .locator('text')
+    .evaluateAll((nodes) =>
+      nodes.map((node) => ({
+        x: Number(node.getAttribute('x')),
+        text: node.textContent ?? '',
+        wide: (node as SVGTextElement).getComputedTextLength(),
+      })),
+    );
+  expect(drawn.length).toBeGreaterThan(100);
+  for (const { x, text: label } of drawn.filter((one) => one.text.length > 1 && !one.text.includes('&'))) {
+    const first = label.split(' ')[0];
+    expect(
+      words.some(([, left, , word]) => word === first && Math.abs(Number(left) - x) < 0.5),
+      `${label} at ${x}`,
+    ).toBe(true);
+  }
+  // And the browser sets each text as wide as the core measured it.
+  const caps = drawn.filter((one) => one.text === 'Ctrl');
+  expect(Math.max(...caps.map((one) => one.wide)) - Math.min(...caps.map((one) => one.wide))).toBeLessThan(0.1);
+});
+
+test('choices change the page and the address; printing takes the pages alone', async ({ page }) => {
+  await page.goto('/sheets/nibshore/my-painting-hand');
+  await expect(page.getByRole('radio', { name: /^Yours/ })).toBeChecked();
+  await page.getByText('⌘ ⌥', { exact: true }).click();
+  await page.getByText('Letter', { exact: true }).click();
+  await page.getByText('Upright', { exact: true }).click();
+  await expect(page).toHaveURL(/notation=symbols.*paper=Letter.*way=upright/);
+  await page.reload();
+  await expect(page.getByRole('radio', { name: 'Letter' })).toBeChecked();
+  await expect(page.locator('svg[role=img]').first()).toHaveAttribute('viewBox', '0 0 612 792');
+  const printed = '.tmp/printed.pdf';
+  await page.pdf({ path: printed, preferCSSPageSize: true });
+  expect(tool('pdfinfo', printed)).toMatch(/Pages:\s+1\n[\s\S]*Page size:\s+612 x 792/);
+  const text = tool('pdftotext', printed, '-');
+  expect(text).toContain('Turn page');
+  expect(text).not.toContain('Put on it');
+  await page.goto('/sheets/nibshore/factory-keys?contents=yours');
+  await expect(page.getByText('nothing of yours to print')).toBeVisible();
+});

@@ -1,0 +1,107 @@
+import { readFileSync } from 'node:fs';
+import { expect, type Page, test } from '@playwright/test';
+
+const card = (page: Page, name: string) =>
+  page.getByRole('listitem').filter({ has: page.getByRole('link', { name, exact: true }) });
+
+test('duplicate, rename, put away, bring back', async ({ page }) => {
+  await page.goto('/shelf/nibshore');
+  await page.getByRole('button', { name: 'More for My painting hand of Nibshore' }).click();
+  await page.getByRole('menuitem', { name: 'Duplicate…' }).click();
+  await page.getByLabel('Name').fill('Quick hand');
+  await page.getByRole('button', { name: 'Make the copy' }).click();
+  await expect(card(page, 'Quick hand')).toContainText('25 yours');
+  await page.getByRole('button', { name: 'More for Quick hand of Nibshore' }).click();
+  await page.getByRole('menuitem', { name: 'Rename…' }).click();
+  await page.getByLabel('Name').fill('');
+  await page.getByRole('button', { name: 'Rename it' }).click();
+  await expect(page.getByText('Give it a name.')).toBeVisible();
+  await page.getByLabel('Name').fill('Quicker hand');
+  await page.getByRole('button', { name: 'Rename it' }).click();
+  await expect(card(page, 'Quicker hand')).toBeVisible();
+  await page.getByRole('button', { name: 'More for Quicker hand of Nibshore' }).click();
+  await page.getByRole('menuitem', { name: 'Put away' }).click();
+  await expect(card(page, 'Quicker hand')).toHaveCount(0);
+  await page.reload();
+  await page.getByRole('button', { name: 'Bring back Quicker hand' }).click();
+  await expect(card(page, 'Quicker hand')).toBeVisible();
+  await page.getByRole('button', { name: 'More for Nibshore' }).click();
+  await page.getByRole('menuitem', { name: 'Put away' }).click();
+  await expect(page.getByRole('heading', { name: 'Nibshore' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await expect(page.getByRole('heading', { name: 'Nibshore' })).toBeVisible();
+});
+
+for (const [file, name, commands, odd] of [
+  [
+    'headings.html',
+    'Copperlamp 3',
+    13,
+    ['Looks like a footnote', 'needs the mouse or pen', 'There is no name in this row'],
+  ],
+  ['nested.html', 'New program', 14, ["We don't know a key called “Frobnicate”", 'Looks like a footnote']],
+  ['german.html', 'Tastenliste', 11, ['There is no name in this row']],
+] as const) {
+  test(`a web page of five tables becomes a program: ${file}`, async ({ page, request }) => {
+    await page.goto('/shelf/bring-in');
+    await page.setInputFiles('input[type=file]', `src/core/reading/fixtures/${file}`);
+    await expect(page.getByRole('status').filter({ hasText: 'web page' })).toContainText(`${commands} commands`);
+    await page.getByRole('button', { name: /^Not or not wholly understood/ }).click();
+    const rows = page.getByRole('table', { name: 'Rows as they were understood' });
+    for (const reason of odd) await expect(rows).toContainText(reason);
+    await expect(page.getByLabel('Name of the program')).toHaveValue(name);
+    await page.getByLabel('Name of the program').fill(`From ${file}`);
+    await page.getByRole('button', { name: 'Put it on the Shelf' }).click();
+    await expect(page.getByRole('heading', { name: `From ${file}` })).toBeVisible();
+    const slug = new URL(page.url()).pathname.split('/').pop();
+    const made = await (await request.get(`/api/programs/${slug}/file`)).json();
+    expect(made.program.commands).toHaveLength(commands);
+  });
+}
+
+test('pasted text, corrected columns, and what can’t be read changes nothing', async ({ page }) => {
+  await page.goto('/shelf/bring-in');
+  await page.getByLabel(/Copy the table/).fill('Lift stain\tF9\tRepair\nDust sweep\tF8\tRepair\nNone here\t\tRepair\n');
+  await page.getByRole('button', { name: 'Read it' }).click();
+  await expect(page.getByRole('status').filter({ hasText: '3 commands' })).toContainText('2 of them with keys');
+  await page.getByLabel('Column 2').selectOption('Leave out');
+  await expect(page.getByRole('status').filter({ hasText: '3 commands' })).toContainText('0 of them with keys');
+  await page.getByLabel('Column 2').selectOption('Keys');
+  await expect(page.getByRole('status').filter({ hasText: '3 commands' })).toContainText('2 of them with keys');
+  await page.getByRole('button', { name: 'Choose another file' }).click();
+  const put = (name: string, buffer: Buffer) =>
+    page.setInputFiles('input[type=file]', { name, mimeType: 'text/plain', buffer });
+  for (const [buffer, words] of [
+    [Buffer.alloc(5 * 1024 * 1024 + 10, 'a'), 'larger than 5 MB'],
+    [Buffer.from('a,b\n'.repeat(20_010)), 'more than 20,000 rows'],
+    [Buffer.from(Array.from({ length: 5000 }, (_, i) => (i * 7919) % 256)), "isn't a text file"],
+    [Buffer.from('{"format": 3}'), 'not one that was exported here'],
+    [Buffer.from(`<html>${'<div>'.repeat(50_000)}`), 'nested too deeply'],
+  ] as const) {
+    await put('list.txt', buffer);
+    await expect(page.getByRole('alert').filter({ hasText: words })).toBeVisible();
+  }
+  await expect(page.getByRole('button', { name: 'Put it on the Shelf' })).toHaveCount(0);
+});
+
+test('a program travels with its keymaps as a file, whatever the file is called', async ({ page }) => {
+  await page.goto('/shelf');
+  await page.getByRole('button', { name: 'More for Quillmoor' }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('menuitem', { name: 'Export as a file' }).click();
+  const text = readFileSync(await (await download).path(), 'utf8');
+  await page.goto('/shelf/bring-in');
+  await page.setInputFiles('input[type=file]', {
+    name: 'holiday.txt',
+    mimeType: 'text/plain',
+    buffer: Buffer.from(text),
+  });
+  await expect(page.getByText('This is a Gray Pin file')).toBeVisible();
+  await expect(page.getByText('Label drawing')).toBeVisible();
+  await page.getByLabel('Name of the program').fill('Quillmoor at home');
+  await page.getByRole('button', { name: 'Put it on the Shelf' }).click();
+  await expect(page.getByRole('heading', { name: 'Quillmoor at home' })).toBeVisible();
+  const again = await (await page.request.get('/api/programs/quillmoor-at-home/file')).json();
+  const first = JSON.parse(text);
+  expect(again).toEqual({ ...first, program: { ...first.program, name: 'Quillmoor at home' } });
+});
