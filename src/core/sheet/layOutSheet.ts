@@ -16,6 +16,8 @@ import { wrapText } from './wrapText';
 
 // Lengths below are in multiples of the type size unless they say points.
 const ROW = 1.95;
+/** From the top of a row to the baseline of its name and its keys. */
+const BASELINE = 1.32;
 const NAME_LEADING = 1.2;
 const CAP_HEIGHT = 1.5;
 const CAP_SIZE = 0.9;
@@ -134,9 +136,13 @@ function breakLine(line: SheetLine, width: number): SetLine {
   return { line, name, keyRows, below, shrink: Math.min(1, width / Math.max(keysWide, 1e-9)) };
 }
 
-function rowsHeight({ name, keyRows, below }: SetLine): number {
-  const names = ROW + (name.length - 1) * NAME_LEADING;
-  return below ? name.length * NAME_LEADING + keyRows.length * ROW : Math.max(names, keyRows.length * ROW);
+/** Keys stand level with the last line of the name, so that a broken name is read to its end before them. */
+function keysTop({ name, below }: SetLine): number {
+  return (below ? name.length : name.length - 1) * NAME_LEADING;
+}
+
+function rowsHeight(set: SetLine): number {
+  return keysTop(set) + Math.max(1, set.keyRows.length) * ROW;
 }
 
 function assemble(contents: SheetContents, width: number, height: number, fit: Fit, date: string): SheetLayout {
@@ -241,29 +247,28 @@ function headingBlock(title: string, again: boolean, x: number, top: number, wid
 function lineBlock(set: SetLine, x: number, top: number, width: number, size: number, height: number): Block {
   const items: Item[] = [];
   const indent = set.line.changed ? DOT_ROOM * size : 0;
-  const baseline = top + size * 1.32;
+  const baseline = top + size * BASELINE;
   if (set.line.changed) items.push({ kind: 'dot', x: x + size * 0.4, y: baseline - size * 0.34, radius: size * 0.3 });
   set.name.forEach((line, i) => {
     items.push(
       ...text(line, set.line.changed ? 'bold' : 'words', size, x + indent, baseline + i * size * NAME_LEADING),
     );
   });
-  const below = set.below ? set.name.length * NAME_LEADING * size : 0;
   const small = size * set.shrink;
   set.keyRows.forEach((row, r) => {
     let at = x + width - keyRowWidth(row) * small;
-    const y = top + below + r * ROW * size;
+    const y = top + (keysTop(set) + r * ROW) * size;
     row.forEach((caps, i) => {
       if (i > 0) {
-        items.push(...text('or', 'words', small, at + OR_GAP * small, y + size * 1.32, true));
+        items.push(...text('or', 'words', small, at + OR_GAP * small, y + size * BASELINE, true));
         at += (2 * OR_GAP + widthOf('or', 'words')) * small;
       }
       caps.forEach((cap, c) => {
         const wide = capWidth(cap) * small;
         if (c > 0) at += CAP_GAP * small;
-        items.push({ kind: 'cap', x: at, y: y + size * 0.2, width: wide, height: CAP_HEIGHT * size });
+        items.push({ kind: 'cap', x: at, y: y + size * 0.24, width: wide, height: CAP_HEIGHT * size });
         const inner = widthOf(cap, 'keys') * CAP_SIZE * small;
-        items.push(...text(cap, 'keys', small * CAP_SIZE, at + (wide - inner) / 2, y + size * 1.27));
+        items.push(...text(cap, 'keys', small * CAP_SIZE, at + (wide - inner) / 2, y + size * BASELINE));
         at += wide;
       });
     });

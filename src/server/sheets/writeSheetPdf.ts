@@ -2,6 +2,7 @@ import PDFDocument from 'pdfkit';
 import { FACES, type Face } from '../../core/sheet/measure';
 import type { Block, Item, SheetLayout } from '../../core/sheet/sheet';
 import { FACE_FILES } from './fontFiles';
+import { tieColumn, unseenFill } from './unseenFill';
 
 /** As the layout measures: each letter by its own width. */
 const PLAIN = { kern: false, liga: false, calt: false, clig: false };
@@ -32,7 +33,13 @@ export function writeSheetPdf(layout: SheetLayout, title: string, created: Date)
     document.on('end', () => resolve(Buffer.concat(chunks)));
     document.on('error', reject);
   });
-  for (const face of FACES) document.registerFont(face, FACE_FILES[face]);
+  const used = new Set(
+    layout.pages.flatMap((page) =>
+      page.blocks.flatMap((block) => block.items.map((item) => (item.kind === 'text' ? item.face : null))),
+    ),
+  );
+  for (const face of FACES) if (used.has(face)) document.registerFont(face, FACE_FILES[face]);
+  const fill = unseenFill(document);
   const root = document.struct('Document');
   document.addStructure(root);
   for (const page of layout.pages) {
@@ -43,12 +50,14 @@ export function writeSheetPdf(layout: SheetLayout, title: string, created: Date)
       // Rules and key caps are decoration; the words carry the meaning.
       document.markContent('Artifact', { type: 'Layout' });
       for (const item of shapes) draw(document, item);
+      tieColumn(block, layout.size, fill);
       document.endMarkedContent();
       root.add(
         document.struct(TAGS[block.role], {}, [
           () => {
             text.forEach((item, i) => {
-              draw(document, item, spaceAfter(item, text[i + 1]));
+              const next = text[i + 1];
+              draw(document, item, spaceAfter(item, next));
             });
           },
         ]),
