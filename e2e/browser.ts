@@ -1,4 +1,5 @@
 import { execFileSync } from 'node:child_process';
+import type { Page } from '@playwright/test';
 
 /** Debian's Chromium, wherever its command is. */
 export function chromiumPath(): string {
@@ -14,3 +15,9 @@ export const launchArgs = [
   '--disable-component-update',
   '--disable-sync',
 ];
+
+/** Opens an address and waits until the page answers. */
+export async function open(page: Page, address: string): Promise<void> {
+  await page.goto(address);
+  await page.locator('html[data-ready]').waitFor();
+}

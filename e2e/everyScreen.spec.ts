@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page, test } from '@playwright/test';
+import { open } from './browser';
 
 const SCREENS: readonly (readonly [name: string, address: string, prepare?: (page: Page) => Promise<void>])[] = [
   ['Shelf', '/shelf'],
@@ -58,7 +59,7 @@ for (const [name, address, prepare] of SCREENS) {
       'console',
       (message) => message.type() === 'error' && !message.text().includes('404') && errors.push(message.text()),
     );
-    await page.goto(address);
+    await open(page, address);
     await page.waitForLoadState('networkidle');
     await prepare?.(page);
     for (const lamp of ['studio', 'bright', 'dim', 'contrast']) {
@@ -82,7 +83,7 @@ for (const [name, address, prepare] of SCREENS) {
 }
 
 test('a keyboard alone: from the Shelf to a changed key, kept, and its sheet', async ({ page }) => {
-  await page.goto('/shelf');
+  await open(page, '/shelf');
   const tabTo = async (matches: (text: string) => boolean): Promise<void> => {
     for (let i = 0; i < 120; i++) {
       await page.keyboard.press('Tab');
@@ -120,17 +121,17 @@ test('a keyboard alone: from the Shelf to a changed key, kept, and its sheet', a
     'none',
   );
   await page.keyboard.press('Shift+Tab');
-  await page.goto('/board');
+  await open(page, '/board');
   await tabTo((text) => text === 'Keep changes');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('banner')).toContainText('kept');
-  await page.goto('/sheets');
+  await open(page, '/sheets');
   await tabTo((text) => text.startsWith('Save as PDF'));
   await tabTo((text) => text === 'Print');
 });
 
 test('lamp, text size and notation are kept', async ({ page }) => {
-  await page.goto('/board/tarnlight/sheet-retouching/lift-stain');
+  await open(page, '/board/tarnlight/sheet-retouching/lift-stain');
   await page.getByRole('button', { name: 'Lamp' }).click();
   await page.getByText('Dim', { exact: true }).click();
   await page.getByText('Largest', { exact: true }).click();

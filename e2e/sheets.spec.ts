@@ -1,13 +1,14 @@
 import { execFileSync } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
+import { open } from './browser';
 
 const pdfFile = '.tmp/sheet.pdf';
 const tool = (name: string, ...args: string[]) => execFileSync(name, args, { encoding: 'utf8' });
 
 test('the PDF has the keys of the preview, in its places and order, in embedded fonts', async ({ page }) => {
   mkdirSync('.tmp', { recursive: true });
-  await page.goto('/sheets/tarnlight/sheet-retouching?contents=all');
+  await open(page, '/sheets/tarnlight/sheet-retouching?contents=all');
   const download = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Save as PDF' }).click();
   await (await download).saveAs(pdfFile);
@@ -72,7 +73,7 @@ test('the PDF has the keys of the preview, in its places and order, in embedded 
 });
 
 test('choices change the page and the address; printing takes the pages alone', async ({ page }) => {
-  await page.goto('/sheets/nibshore/my-painting-hand');
+  await open(page, '/sheets/nibshore/my-painting-hand');
   await expect(page.getByRole('radio', { name: /^Yours/ })).toBeChecked();
   await page.getByText('⌘ ⌥', { exact: true }).click();
   await page.getByText('Letter', { exact: true }).click();
@@ -87,6 +88,6 @@ test('choices change the page and the address; printing takes the pages alone', 
   const text = tool('pdftotext', printed, '-');
   expect(text).toContain('Turn page');
   expect(text).not.toContain('Put on it');
-  await page.goto('/sheets/nibshore/factory-keys?contents=yours');
+  await open(page, '/sheets/nibshore/factory-keys?contents=yours');
   await expect(page.getByText('nothing of yours to print')).toBeVisible();
 });

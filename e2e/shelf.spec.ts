@@ -1,22 +1,23 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Page, test } from '@playwright/test';
+import { open } from './browser';
 
 const card = (page: Page, name: string) =>
   page.getByRole('listitem').filter({ has: page.getByRole('link', { name, exact: true }) });
 
 test('duplicate, rename, put away, bring back', async ({ page }) => {
-  await page.goto('/shelf/nibshore');
+  await open(page, '/shelf/nibshore');
   await page.getByRole('button', { name: 'More for My painting hand of Nibshore' }).click();
   await page.getByRole('menuitem', { name: 'Duplicate…' }).click();
-  await page.getByLabel('Name').fill('Quick hand');
+  await page.getByLabel('Name', { exact: true }).fill('Quick hand');
   await page.getByRole('button', { name: 'Make the copy' }).click();
   await expect(card(page, 'Quick hand')).toContainText('25 yours');
   await page.getByRole('button', { name: 'More for Quick hand of Nibshore' }).click();
   await page.getByRole('menuitem', { name: 'Rename…' }).click();
-  await page.getByLabel('Name').fill('');
+  await page.getByLabel('Name', { exact: true }).fill('');
   await page.getByRole('button', { name: 'Rename it' }).click();
   await expect(page.getByText('Give it a name.')).toBeVisible();
-  await page.getByLabel('Name').fill('Quicker hand');
+  await page.getByLabel('Name', { exact: true }).fill('Quicker hand');
   await page.getByRole('button', { name: 'Rename it' }).click();
   await expect(card(page, 'Quicker hand')).toBeVisible();
   await page.getByRole('button', { name: 'More for Quicker hand of Nibshore' }).click();
@@ -43,7 +44,7 @@ for (const [file, name, commands, odd] of [
   ['german.html', 'Tastenliste', 11, ['There is no name in this row']],
 ] as const) {
   test(`a web page of five tables becomes a program: ${file}`, async ({ page, request }) => {
-    await page.goto('/shelf/bring-in');
+    await open(page, '/shelf/bring-in');
     await page.setInputFiles('input[type=file]', `src/core/reading/fixtures/${file}`);
     await expect(page.getByRole('status').filter({ hasText: 'web page' })).toContainText(`${commands} commands`);
     await page.getByRole('button', { name: /^Not or not wholly understood/ }).click();
@@ -60,7 +61,7 @@ for (const [file, name, commands, odd] of [
 }
 
 test('pasted text, corrected columns, and what can’t be read changes nothing', async ({ page }) => {
-  await page.goto('/shelf/bring-in');
+  await open(page, '/shelf/bring-in');
   await page.getByLabel(/Copy the table/).fill('Lift stain\tF9\tRepair\nDust sweep\tF8\tRepair\nNone here\t\tRepair\n');
   await page.getByRole('button', { name: 'Read it' }).click();
   await expect(page.getByRole('status').filter({ hasText: '3 commands' })).toContainText('2 of them with keys');
@@ -85,12 +86,12 @@ test('pasted text, corrected columns, and what can’t be read changes nothing',
 });
 
 test('a program travels with its keymaps as a file, whatever the file is called', async ({ page }) => {
-  await page.goto('/shelf');
+  await open(page, '/shelf');
   await page.getByRole('button', { name: 'More for Quillmoor' }).click();
   const download = page.waitForEvent('download');
   await page.getByRole('menuitem', { name: 'Export as a file' }).click();
   const text = readFileSync(await (await download).path(), 'utf8');
-  await page.goto('/shelf/bring-in');
+  await open(page, '/shelf/bring-in');
   await page.setInputFiles('input[type=file]', {
     name: 'holiday.txt',
     mimeType: 'text/plain',

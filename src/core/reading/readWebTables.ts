@@ -47,11 +47,11 @@ export function readWebTables(html: string): RawTables {
       } else walk(node.childNodes, depth + 1);
     }
   };
-  const document = parse(html);
-  walk(document.childNodes, 0);
+  const tree = parse(html);
+  walk(tree.childNodes, 0);
 
   // A lone h1 titles the page; where there are several, they are part of the paths.
-  const title = found.length === 1 ? (found[0]?.text ?? null) : titleOf(document.childNodes);
+  const title = found.length === 1 ? (found[0]?.text ?? null) : titleOf(tree.childNodes);
   return {
     title,
     format: 'web page',

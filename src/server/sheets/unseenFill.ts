@@ -1,5 +1,6 @@
 import type { Block } from '../../core/sheet/sheet';
 import { FACE_FILES } from './fontFiles';
+import { plainFont } from './plainFont';
 
 /** Draws a row of glyphs that nobody sees and that read as nothing, from x over a width, with the baseline at y. */
 export type Fill = (x: number, y: number, width: number, size: number) => void;
@@ -17,7 +18,7 @@ type EmbeddedFont = {
  * rows are level, since it takes them for a table; rows of unseen text between the lines make one block of a column.
  */
 export function unseenFill(document: PDFKit.PDFDocument): Fill {
-  document.registerFont('fill', FACE_FILES.symbolsMore);
+  document.registerFont('fill', plainFont(FACE_FILES.symbolsMore));
   const font = (document.font('fill') as unknown as { _font: EmbeddedFont })._font;
   const [[code], [position]] = font.encode(GLYPH);
   font.unicode[Number.parseInt(code ?? '0', 16)] = [ZERO_WIDTH_SPACE];
@@ -36,6 +37,11 @@ export function unseenFill(document: PDFKit.PDFDocument): Fill {
 export function tieColumn(block: Block, size: number, fill: Fill): void {
   const rule = block.items.find((item) => item.kind === 'rule');
   if (rule?.kind !== 'rule') return;
-  if (block.role === 'heading') fill(rule.x, rule.y - 1.85 * size, rule.width, size);
-  fill(rule.x, rule.y + 0.35 * size, rule.width, size);
+  // Below a heading the fill spans the column, which gives the block its width; below a line one glyph is enough.
+  if (block.role === 'heading') fill(rule.x, rule.y - 1.85 * size, size, size);
+  fill(rule.x, rule.y + 0.35 * size, block.role === 'heading' ? rule.width : size, size);
+  // A hyphen at the end of a line is dropped as hyphenation, so the hyphen key is not left there.
+  const last = block.items.findLast((item) => item.kind === 'text');
+  if (last?.kind === 'text' && last.text.endsWith('-'))
+    fill(last.x + last.width + last.size * 0.1, last.y, last.size, last.size);
 }

@@ -2,10 +2,8 @@ import PDFDocument from 'pdfkit';
 import { FACES, type Face } from '../../core/sheet/measure';
 import type { Block, Item, SheetLayout } from '../../core/sheet/sheet';
 import { FACE_FILES } from './fontFiles';
+import { plainFont } from './plainFont';
 import { tieColumn, unseenFill } from './unseenFill';
-
-/** As the layout measures: each letter by its own width. */
-const PLAIN = { kern: false, liga: false, calt: false, clig: false };
 
 const INK = '#161616';
 const SOFT = '#555555';
@@ -38,7 +36,7 @@ export function writeSheetPdf(layout: SheetLayout, title: string, created: Date)
       page.blocks.flatMap((block) => block.items.map((item) => (item.kind === 'text' ? item.face : null))),
     ),
   );
-  for (const face of FACES) if (used.has(face)) document.registerFont(face, FACE_FILES[face]);
+  for (const face of FACES) if (used.has(face)) document.registerFont(face, plainFont(FACE_FILES[face]));
   const fill = unseenFill(document);
   const root = document.struct('Document');
   document.addStructure(root);
@@ -82,11 +80,10 @@ function draw(document: PDFKit.PDFDocument, item: Item, spaced = false): void {
       document
         .font(item.face satisfies Face, item.size)
         .fillColor(item.soft ? SOFT : INK)
-        // Without kerning and ligatures, as measured; `baseline` puts y where the layout means it.
+        // `baseline` puts y where the layout means it.
         .text(spaced ? `${item.text} ` : item.text, item.x, item.y, {
           lineBreak: false,
           baseline: 'alphabetic',
-          features: PLAIN,
         } as unknown as PDFKit.Mixins.TextOptions);
       return;
     case 'rule':

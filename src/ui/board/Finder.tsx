@@ -125,14 +125,17 @@ export function Finder({ commands, draft, selected, turns, inputRef, onSelect, o
       <p className="hidden" role="status">
         {shown.length} commands
       </p>
-      <div ref={scroller} className={styles.list}>
-        <div
-          id="commands"
-          role="listbox"
-          aria-label="Commands"
-          className={styles.rows}
-          style={{ height: list.getTotalSize() }}
-        >
+      <div
+        ref={scroller}
+        id="commands"
+        className={styles.list}
+        role="listbox"
+        aria-label="Commands"
+        tabIndex={0}
+        aria-activedescendant={at >= 0 ? `command-${at}` : undefined}
+        onKeyDown={onKeyDown}
+      >
+        <div role="presentation" className={styles.rows} style={{ height: list.getTotalSize() }}>
           {list.getVirtualItems().map(({ index: i, start }) => {
             const row = rows[i];
             if (!row) return null;
@@ -167,33 +170,33 @@ export function Finder({ commands, draft, selected, turns, inputRef, onSelect, o
             );
           })}
         </div>
-        {rows.length === 0 && (
-          <div className="empty">
-            {query.trim() !== '' ? (
-              <p>Nothing here is called “{query.trim()}”.</p>
-            ) : (
-              <p>
-                {filter === 'yours'
-                  ? 'You have not changed any keys yet. Choose a command and press the keys you want.'
-                  : 'Every command has a key.'}
-              </p>
-            )}
-            {(query !== '' || filter !== 'all') && (
-              <button
-                type="button"
-                className="word"
-                onClick={() => {
-                  setQuery('');
-                  setFilter('all');
-                  inputRef.current?.focus();
-                }}
-              >
-                Show all commands
-              </button>
-            )}
-          </div>
-        )}
       </div>
+      {rows.length === 0 && (
+        <div className="empty">
+          {query.trim() !== '' ? (
+            <p>Nothing here is called “{query.trim()}”.</p>
+          ) : (
+            <p>
+              {filter === 'yours'
+                ? 'You have not changed any keys yet. Choose a command and press the keys you want.'
+                : 'Every command has a key.'}
+            </p>
+          )}
+          {(query !== '' || filter !== 'all') && (
+            <button
+              type="button"
+              className="word"
+              onClick={() => {
+                setQuery('');
+                setFilter('all');
+                inputRef.current?.focus();
+              }}
+            >
+              Show all commands
+            </button>
+          )}
+        </div>
+      )}
     </section>
   );
 }

@@ -26,7 +26,7 @@ export function KeymapPicker({ label, links, program, keymap, screen }: Props) {
         <span className="hidden">Keymap: </span>
         {label} <span aria-hidden="true">▾</span>
       </button>
-      <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
+      <Menu disablePortal open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
         {programs.flatMap((one) => {
           const own = links.filter((link) => link.program === one);
           return [

@@ -25,7 +25,7 @@ export function ActionsMenu({ label, actions }: { label: string; actions: readon
           <circle cx="14.5" cy="9" r="1.7" />
         </svg>
       </button>
-      <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
+      <Menu disablePortal open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
         {actions.map(([words, what]) =>
           typeof what === 'string' ? (
             <MenuItem key={words} component="a" href={what} onClick={() => setAnchor(null)}>

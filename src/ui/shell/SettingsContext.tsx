@@ -17,6 +17,8 @@ export function SettingsProvider({ initial, children }: { initial: Settings; chi
   const [settings, setSettings] = useState(initial);
   const [platform, setPlatform] = useState<Platform>('windows');
   useEffect(() => {
+    // From here on the page answers; tests and scripts wait for it.
+    document.documentElement.dataset.ready = 'yes';
     if (/mac|iphone|ipad/i.test(navigator.userAgent)) setPlatform('mac');
   }, []);
   const shared = useMemo<Shared>(

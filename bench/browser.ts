@@ -1,0 +1,151 @@
+import { readFileSync, rmSync } from 'node:fs';
+import { chromium, type Page } from '@playwright/test';
+import { chromiumPath, launchArgs } from '../e2e/browser';
+import { runScript, startServer, untilReady } from '../scripts/server.mjs';
+import { toProgramFile } from '../src/core/file/programFile';
+import type { Row } from './core';
+import { generate } from './generate';
+
+const PORT = 4183;
+const DATA = '.tmp/bench-data';
+const KEYS = 'QWERTASDFGZXCVB';
+const HOLDS = ['Alt', 'Control', 'Shift', 'Alt+Shift', 'Control+Alt'];
+
+/** Opens the Board of the 5,000-command program and presses keys on it, in Chromium on the production build. */
+export async function benchBrowser(): Promise<{ rows: Row[]; failures: string[] }> {
+  rmSync(DATA, { recursive: true, force: true });
+  runScript('seed.ts', [], { GRAY_PIN_DATA: DATA });
+  const server = startServer({ port: PORT, data: DATA, quiet: true });
+  let most = 0;
+  const watch = setInterval(() => {
+    const pages = readFileSync(`/proc/${server.pid}/status`, 'utf8').match(/VmRSS:\s+(\d+)/)?.[1];
+    most = Math.max(most, Number(pages ?? 0) / 1024);
+  }, 100);
+  const failures: string[] = [];
+  try {
+    await untilReady(PORT, server);
+    const base = `http://127.0.0.1:${PORT}`;
+    const form = new FormData();
+    form.set('file', new Blob([JSON.stringify(toProgramFile(generate(5000, 8000)))]), 'bench.json');
+    const brought = await fetch(`${base}/api/programs`, { method: 'POST', body: form });
+    if (!brought.ok) throw new Error(await brought.text());
+    const browser = await chromium.launch({ executablePath: chromiumPath(), args: launchArgs });
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    const address = `${base}/board/bench/factory-keys`;
+    const opened: number[] = [];
+    for (let i = 0; i < 25; i++) {
+      await page.goto(`${address}/c${i * 100}`);
+      await page.locator('html[data-ready] [role=option]').first().waitFor();
+      opened.push(await page.evaluate(() => performance.now()));
+      if (i < 3) opened.pop();
+    }
+    const pressed = await pressKeys(page, 240);
+    const typed = await typeWords(page);
+    // The rest of the server's work, so that its memory is seen under all of it.
+    for (const program of ['tarnlight/sheet-retouching', 'bench/factory-keys']) {
+      const [slug, keymap] = program.split('/');
+      await fetch(`${base}/api/sheets?program=${slug}&keymap=${keymap}&contents=all`).then((answer) =>
+        answer.arrayBuffer(),
+      );
+      await fetch(`${base}/shelf`).then((answer) => answer.text());
+    }
+    await browser.close();
+    const [p50, p95] = [quantile(pressed, 0.5), quantile(pressed, 0.95)];
+    if (p95 >= 50) failures.push('a key press takes 50 ms or more to its verdict at p95');
+    if (most >= 400) failures.push('the server took 400 MB or more');
+    return {
+      failures,
+      rows: [
+        [
+          'Board of 5,000 commands opened, p50 / p95',
+          `${quantile(opened, 0.5).toFixed(0)} / ${quantile(opened, 0.95).toFixed(0)} ms`,
+          '',
+          '',
+        ],
+        [
+          'Key pressed to verdict painted, p50 / p95',
+          `${p50.toFixed(1)} / ${p95.toFixed(1)} ms`,
+          'wanted: p95 under 50 ms',
+          '',
+        ],
+        [
+          'Letter typed in the finder to list painted, p50 / p95',
+          `${quantile(typed, 0.5).toFixed(1)} / ${quantile(typed, 0.95).toFixed(1)} ms`,
+          '',
+          '',
+        ],
+        ['Server, most resident memory through the bench', `${most.toFixed(0)} MB`, 'wanted: under 400 MB', ''],
+      ],
+    };
+  } finally {
+    clearInterval(watch);
+    server.kill();
+  }
+}
+
+function quantile(values: readonly number[], q: number): number {
+  const sorted = [...values].sort((a, b) => a - b);
+  return sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))] ?? Number.NaN;
+}
+
+/** Times from the browser's own time stamp of a key event until after the paint that follows the change of an element. */
+async function watchPaint(page: Page, selector: string): Promise<void> {
+  await page.evaluate((what) => {
+    const shared = window as unknown as { start: number; painted: Promise<number>; arm: () => void };
+    const target = document.querySelector(what) as Element;
+    document.addEventListener(
+      'keydown',
+      (event) => {
+        shared.start = event.timeStamp;
+      },
+      true,
+    );
+    shared.arm = () => {
+      shared.painted = new Promise((resolve) => {
+        const observer = new MutationObserver(() => {
+          observer.disconnect();
+          requestAnimationFrame(() => {
+            const channel = new MessageChannel();
+            channel.port1.onmessage = () => resolve(performance.now() - shared.start);
+            channel.port2.postMessage(null);
+          });
+        });
+        observer.observe(target, { childList: true, subtree: true, characterData: true, attributes: true });
+      });
+    };
+  }, selector);
+}
+const arm = (page: Page) => page.evaluate(() => (window as unknown as { arm: () => void }).arm());
+const painted = (page: Page) => page.evaluate(() => (window as unknown as { painted: Promise<number> }).painted);
+
+async function pressKeys(page: Page, times: number): Promise<number[]> {
+  await page.getByLabel(/Press the keys/).focus();
+  await watchPaint(page, '[data-verdict]');
+  const results: number[] = [];
+  for (let i = 0; i < times; i++) {
+    const hold = HOLDS[i % HOLDS.length] as string;
+    await hold.split('+').reduce((before, key) => before.then(() => page.keyboard.down(key)), Promise.resolve());
+    await arm(page);
+    await page.keyboard.press(`Key${KEYS[i % KEYS.length]}`);
+    results.push(await painted(page));
+    await hold.split('+').reduce((before, key) => before.then(() => page.keyboard.up(key)), Promise.resolve());
+  }
+  return results.slice(20);
+}
+
+async function typeWords(page: Page): Promise<number[]> {
+  await page.getByRole('combobox').focus();
+  await watchPaint(page, '[role=listbox]');
+  const results: number[] = [];
+  for (const word of ['mend stain', 'blend edge', 'turn page', 'soften co']) {
+    await page.getByRole('combobox').fill('');
+    await page.waitForTimeout(100);
+    for (const letter of word) {
+      await arm(page);
+      await page.keyboard.press(letter === ' ' ? 'Space' : letter);
+      const time = await Promise.race([painted(page), page.waitForTimeout(500).then(() => Number.NaN)]);
+      if (!Number.isNaN(time)) results.push(time);
+    }
+  }
+  return results;
+}

@@ -1,0 +1,53 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import Ajv2020 from 'ajv/dist/2020';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { buildClashIndex, findClashes, programFacts } from '../clash/clashIndex';
+import { placeOf } from '../keyboard/placeOf';
+import { usKeyboard } from '../keyboard/usKeyboard';
+import { anyKeymap, sampleProgram } from '../testing/sampleProgram';
+import { fromProgramFile, InconsistentFile, type ProgramFile, toProgramFile } from './programFile';
+
+const schema = JSON.parse(readFileSync('docs/program-file.schema.json', 'utf8'));
+const valid = new Ajv2020({ allErrors: true }).compile(schema);
+const demo = readdirSync('demo').filter((name) => name !== 'draft.json');
+
+describe('a program file', () => {
+  it('carries any program and keymaps out and in, as the published schema says', () => {
+    fc.assert(
+      fc.property(anyKeymap, anyKeymap, (factory, keymap) => {
+        const file = toProgramFile({ program: sampleProgram, factory, keymaps: [{ name: 'Mine', owner: '', keymap }] });
+        expect(valid(file)).toBe(true);
+        const read = fromProgramFile(JSON.parse(JSON.stringify(file)) as ProgramFile);
+        expect([...read.factory].sort()).toEqual([...factory].sort());
+        expect([...(read.keymaps[0]?.keymap ?? [])].sort()).toEqual([...keymap].sort());
+        expect(read.program).toEqual(sampleProgram);
+      }),
+    );
+  });
+
+  it.each(demo)('the demo’s %s is valid, at full size, and none of its keymaps holds a clash', (name) => {
+    const file = JSON.parse(readFileSync(`demo/${name}`, 'utf8')) as ProgramFile;
+    expect(valid(file) ? [] : valid.errors).toEqual([]);
+    const { program, factory, keymaps } = fromProgramFile(file);
+    const facts = programFacts(program);
+    const place = placeOf(usKeyboard);
+    for (const one of [{ keymap: factory }, ...keymaps]) {
+      expect(findClashes(buildClashIndex(facts, one.keymap, place)).map((clash) => clash.chord)).toEqual([]);
+    }
+    expect(program.commands.length).toBeGreaterThanOrEqual(250);
+  });
+
+  it('is refused where it speaks of what it does not have', () => {
+    const file = toProgramFile({ program: sampleProgram, factory: new Map(), keymaps: [] });
+    const wrong: ProgramFile[] = [
+      { ...file, keymaps: [{ name: 'x', owner: '', bindings: { 'no-such': ['F2'] } }] },
+      { ...file, program: { ...file.program, contexts: [] } },
+      {
+        ...file,
+        program: { ...file.program, contexts: [...file.program.contexts, { id: 'a', name: 'a', parent: 'lost' }] },
+      },
+    ];
+    for (const one of wrong) expect(() => fromProgramFile(one)).toThrow(InconsistentFile);
+  });
+});

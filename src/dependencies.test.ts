@@ -1,0 +1,65 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { dirname, join, relative, resolve } from 'node:path';
+import { describe, expect, it } from 'vitest';
+
+const src = import.meta.dirname;
+const LAYERS = ['core', 'server', 'ui', 'app', 'workers'] as const;
+/** Which layers a layer may take from: app → ui → core, app → server → core. */
+const MAY: Readonly<Record<string, readonly string[]>> = {
+  core: ['core'],
+  server: ['core', 'server'],
+  ui: ['core', 'ui', 'workers'],
+  workers: ['core', 'workers'],
+  app: ['core', 'server', 'ui', 'app'],
+};
+/** Packages the core may use: pure readers of text. */
+const CORE_PACKAGES = ['papaparse', 'parse5'];
+
+const files = readdirSync(src, { recursive: true, encoding: 'utf8' }).filter(
+  (name) => /\.tsx?$/.test(name) && !name.includes('.test.'),
+);
+
+function importsOf(file: string): string[] {
+  const text = readFileSync(join(src, file), 'utf8');
+  return [...text.matchAll(/(?:from|import)\s*\(?\s*'([^']+)'/g)].map((match) => match[1] ?? '');
+}
+
+/** The layer an import leads to, or the package it names. */
+function target(file: string, wanted: string): { layer: string } | { name: string } {
+  const path = wanted.startsWith('@/')
+    ? wanted.slice(2)
+    : wanted.startsWith('.')
+      ? relative(src, resolve(join(src, dirname(file)), wanted))
+      : null;
+  if (path === null) return { name: wanted };
+  return { layer: path.split('/')[0] ?? '' };
+}
+
+describe('dependencies', () => {
+  it('point one way', () => {
+    expect(files.length).toBeGreaterThan(60);
+    const wrong: string[] = [];
+    for (const file of files) {
+      const layer = file.split('/')[0] ?? '';
+      if (!(LAYERS as readonly string[]).includes(layer)) continue;
+      for (const wanted of importsOf(file)) {
+        const to = target(file, wanted);
+        if ('layer' in to) {
+          if (!MAY[layer]?.includes(to.layer)) wrong.push(`${file} takes from ${wanted}`);
+        } else if (layer === 'core' && !CORE_PACKAGES.includes(to.name) && !file.includes('testing/'))
+          wrong.push(`${file} takes the package ${to.name}`);
+      }
+    }
+    expect(wrong).toEqual([]);
+  });
+
+  it('leave the core without a clock, a page or a network', () => {
+    const core = files.filter((file) => file.startsWith('core/'));
+    const using = core.filter((file) =>
+      /\b(Date\.now|new Date|performance\.now|document\.|window\.|fetch\(|process\.|Math\.random)/.test(
+        readFileSync(join(src, file), 'utf8'),
+      ),
+    );
+    expect(using).toEqual([]);
+  });
+});
