@@ -1,7 +1,17 @@
 'use client';
 
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { type KeyboardEvent, memo, type RefObject, useEffect, useMemo, useRef, useState } from 'react';
+import {
+  type KeyboardEvent,
+  memo,
+  type RefObject,
+  startTransition,
+  useCallback,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react';
 import { countFilters, FILTERS, type Filter, finderRows, passes } from '@/core/finder/finderRows';
 import { searchCommands } from '@/core/finder/searchCommands';
 import { buildSearchIndex } from '@/core/finder/searchIndex';
@@ -10,6 +20,7 @@ import { type Binding, bindingsOf, holds } from '@/core/keymap/keymap';
 import { type Command, pathText } from '@/core/program/program';
 import { KeyCaps } from '../parts/KeyCaps';
 import { Pin, type PinState } from '../parts/Pin';
+import { useSettings } from '../shell/SettingsContext';
 import styles from './board.module.css';
 
 type Props = {
@@ -26,6 +37,8 @@ type Props = {
 const LABELS: Readonly<Record<Filter, string>> = { all: 'All', 'no key': 'No key', yours: 'Yours' };
 const ROW = 40;
 const HEADING = 30;
+/** As in tokens.css, so that rows are as high as their text. */
+const TEXT_SCALE = { normal: 1, large: 1.125, largest: 1.25 } as const;
 
 /** Finds a command by its words or its menu. The field keeps the focus; arrow keys move through what it found. */
 export function Finder({ commands, draft, selected, turns, inputRef, onSelect, onOpen }: Props) {
@@ -33,9 +46,19 @@ export function Finder({ commands, draft, selected, turns, inputRef, onSelect, o
   const [filter, setFilter] = useState<Filter>('all');
   const scroller = useRef<HTMLDivElement>(null);
   const index = useMemo(() => buildSearchIndex(commands), [commands]);
-  const found = useMemo(() => searchCommands(index, query), [index, query]);
+  // The field and the list ask for the same query one after the other.
+  const last = useRef<{ index: typeof index; query: string; found: Command[] } | null>(null);
+  const search = useCallback(
+    (words: string): Command[] => {
+      if (last.current?.index !== index || last.current.query !== words)
+        last.current = { index, query: words, found: searchCommands(index, words) };
+      return last.current.found;
+    },
+    [index],
+  );
+  const found = search(query);
   const shown = useMemo(
-    () => found.filter((command) => passes(filter, command, draft.keymap, draft.factory)),
+    () => (filter === 'all' ? found : found.filter((command) => passes(filter, command, draft.keymap, draft.factory))),
     [found, filter, draft.keymap, draft.factory],
   );
   const rows = useMemo(() => finderRows(shown, query.trim() === ''), [shown, query]);
@@ -44,9 +67,7 @@ export function Finder({ commands, draft, selected, turns, inputRef, onSelect, o
     [commands, draft.keymap, draft.factory],
   );
   const at = rows.findIndex((row) => 'command' in row && row.command.id === selected?.id);
-  const size =
-    Number.parseFloat(typeof document === 'undefined' ? '16' : getComputedStyle(document.documentElement).fontSize) /
-    16;
+  const size = TEXT_SCALE[useSettings().settings.textSize];
 
   const list = useVirtualizer({
     count: rows.length,
@@ -60,8 +81,9 @@ export function Finder({ commands, draft, selected, turns, inputRef, onSelect, o
   useEffect(() => list.measure(), [rows]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: only a new selection or a new list scrolls.
   useEffect(() => {
-    if (at >= 0) list.scrollToIndex(at === 1 ? 0 : at, { align: 'auto' });
-    else scroller.current?.scrollTo({ top: 0 });
+    // Asking where an early row is would lay the whole page out anew.
+    if (at > 3) list.scrollToIndex(at, { align: 'auto' });
+    else if (scroller.current && scroller.current.scrollTop > 0) scroller.current.scrollTop = 0;
   }, [selected?.id, rows]);
 
   const move = (from: number, step: number): void => {
@@ -107,10 +129,11 @@ export function Finder({ commands, draft, selected, turns, inputRef, onSelect, o
         onChange={(event) => {
           setQuery(event.target.value);
           // The first of what is found is the one on the bench, so that Enter goes on with it.
-          const first = searchCommands(index, event.target.value).find((command) =>
+          const first = search(event.target.value).find((command) =>
             passes(filter, command, draft.keymap, draft.factory),
           );
-          if (event.target.value.trim() !== '' && first) onSelect(first);
+          // The list is painted first; bench and keyboard follow.
+          if (event.target.value.trim() !== '' && first) startTransition(() => onSelect(first));
         }}
         onKeyDown={onKeyDown}
       />
