@@ -1,0 +1,60 @@
+/** Takes the pictures in docs/screenshots/ from fresh demo data. */
+import { mkdirSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { chromium, type Page } from '@playwright/test';
+import { chromiumPath, launchArgs } from '../e2e/browser';
+import { root, runScript, startServer, untilReady } from './server.mjs';
+
+const data = join(root, '.tmp/screenshot-data');
+const port = 4182;
+rmSync(data, { recursive: true, force: true });
+runScript('seed.ts', [], { GRAY_PIN_DATA: data });
+const server = startServer({ port, data, quiet: true });
+const folder = join(root, 'docs/screenshots');
+mkdirSync(folder, { recursive: true });
+
+const lamp = (name: string) => (page: Page) =>
+  page.evaluate((one) => {
+    document.documentElement.dataset.lamp = one;
+  }, name);
+const VIEWS: readonly (readonly [name: string, address: string, prepare?: (page: Page) => Promise<unknown>])[] = [
+  ['shelf', '/shelf'],
+  [
+    'bring-in',
+    '/shelf/bring-in',
+    async (page: Page) => {
+      await page.setInputFiles('input[type=file]', join(root, 'src/core/reading/fixtures/headings.html'));
+      await page.getByText('What the columns hold').waitFor();
+    },
+  ],
+  ['board', '/board/tarnlight/sheet-retouching/step-in'],
+  [
+    'board-held',
+    '/board/tarnlight/factory-keys/lift-stain',
+    async (page: Page) => {
+      await page.getByLabel(/Press the keys/).press('Alt+KeyW');
+      await page.getByText('Taking it leaves').waitFor();
+    },
+  ],
+  ['board-dim', '/board/nibshore/my-painting-hand/glaze', lamp('dim')],
+  ['sheet-yours', '/sheets/tarnlight/sheet-retouching?contents=yours'],
+  ['sheet-all-mac', '/sheets/quillmoor/label-drawing?contents=all&notation=symbols&paper=Letter&way=upright'],
+];
+try {
+  await untilReady(port, server);
+  const browser = await chromium.launch({ executablePath: chromiumPath(), args: launchArgs });
+  for (const [name, address, prepare] of VIEWS) {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' });
+    await page.goto(`http://127.0.0.1:${port}${address}`);
+    await page.locator('html[data-ready]').waitFor();
+    await prepare?.(page);
+    await page.evaluate(() => document.fonts.ready);
+    await page.waitForTimeout(400);
+    await page.screenshot({ path: join(folder, `${name}.png`) });
+    await page.close();
+    console.log(`docs/screenshots/${name}.png`);
+  }
+  await browser.close();
+} finally {
+  server.kill();
+}
