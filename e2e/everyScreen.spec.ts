@@ -112,6 +112,15 @@ test('a keyboard alone: from the Shelf to a changed key, kept, and its sheet', a
   await expect(page.getByRole('region', { name: 'Change tape' })).toContainText('Remove scan lines');
   await page.keyboard.press('Escape');
   await expect(page.getByRole('combobox')).toBeFocused();
+  // Going to the bench and back leaves the arrow keys with the list.
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel(/Press the keys/)).toBeFocused();
+  await page.keyboard.press('Escape');
+  await page.getByRole('combobox').fill('');
+  const before = await page.getByRole('option', { selected: true }).textContent();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByRole('option', { selected: true })).not.toHaveText(before ?? '');
+  await expect(page.getByRole('combobox')).toBeFocused();
   await tabTo((text) => /^Q, |^Q: |^Ctrl\+.*Q: /.test(text) || / keyboard/.test(text) || /: free$|: .+/.test(text));
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('ArrowDown');

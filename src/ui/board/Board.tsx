@@ -57,8 +57,14 @@ export function Board({ view, links, initialCommand }: Props) {
   const { layer, showLayer, toggle } = useLayer();
   const selected = (selectedId === null ? undefined : facts.commands.get(selectedId)) ?? null;
 
+  const draftRef = useRef(draft);
+  draftRef.current = draft;
+  // The bench is a new one for each command, so the focus goes to its field once that stands there.
+  const wantsFocus = useRef(false);
+
   const select = useCallback(
     (command: Command): void => {
+      wantsFocus.current = false;
       setSelectedId(command.id);
       setProposed(null);
       setChain(null);
@@ -67,10 +73,6 @@ export function Board({ view, links, initialCommand }: Props) {
     },
     [showLayer],
   );
-  const draftRef = useRef(draft);
-  draftRef.current = draft;
-  // The bench is a new one for each command, so the focus goes to its field once that stands there.
-  const wantsFocus = useRef(false);
   const openBench = useCallback(() => {
     wantsFocus.current = true;
     capture.current?.focus();
