@@ -106,7 +106,7 @@ const CANONICAL_MODIFIERS: Readonly<Record<string, true>> = {
 
 function splitStrokes(text: string): string[] {
   const said = text.split(/\s+then\s+/i);
-  if (said.length > 1) return said.map((part) => part.replace(/(?<=[^+\-\s⌘⌥⇧⌃]),$/u, ''));
+  if (said.length > 1) return said.map((part) => part.replace(/(?<=[^+\-\s⌘⌥⇧⌃⊞]),$/u, ''));
   // A space starts a new stroke only before a modifier that itself leads on to a key, and after a complete stroke.
   const parts: string[] = [];
   let open = '';

@@ -9,8 +9,8 @@ export type ParsedChords = {
 
 const SPLITTERS: readonly RegExp[] = [
   /\s*\n\s*|\s+(?:or|oder|ou|o|and also)\s+|\s+\/\s+/iu,
-  /(?<=[^+\-\s⌘⌥⇧⌃])\s*(?:[;|]\s*|,\s+)/u,
-  /(?<=[^+\-\s⌘⌥⇧⌃])\s*\/\s*/u,
+  /(?<=[^+\-\s⌘⌥⇧⌃⊞])\s*(?:[;|]\s*|,\s+)/u,
+  /(?<=[^+\-\s⌘⌥⇧⌃⊞])\s*\/\s*/u,
   /,\s+/u,
 ];
 

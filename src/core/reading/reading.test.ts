@@ -115,7 +115,8 @@ describe('reading a command list', () => {
     expect(lines(readCommandList(tsv, [['keys', 'name']]))).toEqual(['Ctrl+N: ', 'REPAIR › F9: ']);
     const bars = '| Action | Shortcut |\n|---|---|\n| Blur | Ctrl+B |\n| Mend | ⌘M |\n';
     expect(readCommandList(bars).dialect).toBe('mac');
-    expect(lines(readCommandList(bars))).toEqual(['Blur: Mod+B', 'Mend: Mod+M']);
+    // In a list of Mac keys, Ctrl is the Mac's Control.
+    expect(lines(readCommandList(bars))).toEqual(['Blur: Ctrl+B', 'Mend: Mod+M']);
     expect(lines(readCommandList('Only names\nSecond name\nThird name'))).toEqual([
       'Only names: ',
       'Second name: ',
