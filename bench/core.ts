@@ -7,9 +7,9 @@ import { verdict } from '../src/core/clash/verdict';
 import { fromProgramFile, type ProgramFile } from '../src/core/file/programFile';
 import { searchCommands } from '../src/core/finder/searchCommands';
 import { buildSearchIndex } from '../src/core/finder/searchIndex';
-import { placeOf } from '../src/core/keyboard/placeOf';
-import { usKeyboard } from '../src/core/keyboard/usKeyboard';
-import { rowsOf } from '../src/core/keymap/keymap';
+import { DEFAULT_KEYBOARD } from '../src/core/keyboard/usKeyboard';
+import { whereOf } from '../src/core/keyboard/where';
+import { EMPTY_KEYMAP, rowsOf } from '../src/core/keymap/keymap';
 import type { Command } from '../src/core/program/program';
 import { layOutSheet } from '../src/core/sheet/layOutSheet';
 import { sheetContents } from '../src/core/sheet/sheetContents';
@@ -42,7 +42,8 @@ export async function benchCore(): Promise<{ rows: Row[]; search: string[]; fail
   const failures: string[] = [];
   const { program, factory } = generate(5000, 8000);
   const facts = programFacts(program);
-  const place = placeOf(usKeyboard);
+  const where = whereOf(DEFAULT_KEYBOARD);
+  const { place } = where;
   buildClashIndex(facts, factory, place);
   const build = await median(() => buildClashIndex(facts, factory, place));
   rows.push(['Build the clash index', ms(build), '', '']);
@@ -81,10 +82,10 @@ export async function benchCore(): Promise<{ rows: Row[]; search: string[]; fail
             : 'free';
   };
   for (const { command, chord } of asked) {
-    if (verdict(index, command, chord, place).kind !== scan(command, chord))
+    if (verdict(index, where, command, chord).findings[0]?.kind !== scan(command, chord))
       failures.push(`verdict and scan differ on ${chord}`);
   }
-  const byIndex = (await median(() => asked.map(({ command, chord }) => verdict(index, command, chord, place)))) / 500;
+  const byIndex = (await median(() => asked.map(({ command, chord }) => verdict(index, where, command, chord)))) / 500;
   const byScan = (await median(() => asked.slice(0, 20).map(({ command, chord }) => scan(command, chord)))) / 20;
   rows.push(['Verdict for a chord, against a linear scan', ms(byIndex), ms(byScan), times(byIndex, byScan)]);
   if (byScan / byIndex < 100) failures.push('the verdict is not 100 times faster than the scan');
@@ -146,7 +147,7 @@ export async function benchCore(): Promise<{ rows: Row[]; search: string[]; fail
     program: thousand,
     keymapName: 'bench',
     keymap: factory,
-    factory: new Map(),
+    factory: EMPTY_KEYMAP,
     contents: 'all',
     notation: 'windows',
     footer: 'bench',

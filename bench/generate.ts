@@ -1,6 +1,6 @@
 import type { ProgramWithKeymaps } from '../src/core/file/programFile';
 import { keymapOf } from '../src/core/keymap/keymap';
-import type { Command, Program } from '../src/core/program/program';
+import { type Command, DEFAULT_RULES, FORMS, type Program } from '../src/core/program/program';
 
 const VERBS =
   'Mend Lift Smooth Blend Trim Match Align Fill Patch Turn Soften Sharpen Mask Mark Split Join Copy Lower Raise Hide Show Lock Pick Place Shift'.split(
@@ -45,7 +45,12 @@ export function generate(commands: number, bindings: number, seed = 7): ProgramW
     name: 'Bench',
     version: '1',
     contexts: [{ id: 'everywhere', name: 'everywhere', parent: null }, ...areas],
-    rules: { turns: [], fixed: [{ chord: 'Escape', why: 'it leaves' }] },
+    // Every kind takes every form, so that a verdict turns on who holds what.
+    rules: {
+      ...DEFAULT_RULES,
+      fixed: [{ chord: 'Escape', why: 'it leaves' }],
+      forms: { 'menu item': FORMS, tool: FORMS, panel: FORMS, value: FORMS, script: FORMS, 'held action': FORMS },
+    },
     commands: list,
   };
   const taken = new Set<string>();

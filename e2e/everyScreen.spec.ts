@@ -2,6 +2,11 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page, test } from '@playwright/test';
 import { open } from './browser';
 
+const shown = async (page: Page): Promise<void> => {
+  await page.getByRole('dialog').waitFor();
+  await page.waitForTimeout(300);
+};
+
 const SCREENS: readonly (readonly [name: string, address: string, prepare?: (page: Page) => Promise<void>])[] = [
   ['Shelf', '/shelf'],
   ['Shelf, menu open', '/shelf', async (page) => page.getByRole('button', { name: /^More for Tarnlight/ }).click()],
@@ -23,6 +28,28 @@ const SCREENS: readonly (readonly [name: string, address: string, prepare?: (pag
       await page.getByText('Taking it leaves').waitFor();
     },
   ],
+  ['Board, check list', '/board/quillmoor/label-drawing/align-left?show=check', shown],
+  ['Board, a key’s card', '/board/tarnlight/sheet-retouching/lift-stain?show=key%20KeyQ', shown],
+  ['Board, keyboard and desktop', '/board/tarnlight/sheet-retouching/lift-stain?show=keyboard', shown],
+  ['Board, kept versions', '/board/tarnlight/sheet-retouching?show=history', shown],
+  [
+    'Board, what is free, whole keyboard, a spare command',
+    '/board/tarnlight/sheet-retouching/relief',
+    async (page) => {
+      await page.getByRole('button', { name: 'What is free' }).click();
+      await page.getByRole('button', { name: 'Whole keyboard' }).click();
+    },
+  ],
+  [
+    'Board, filters',
+    '/board/tarnlight/sheet-retouching',
+    async (page) => {
+      await page.getByRole('button', { name: /^Kind, menu, place/ }).click();
+      await page.waitForTimeout(300);
+    },
+  ],
+  ['Compare', '/shelf/compare/tarnlight?left=factory-keys&right=sheet-retouching'],
+  ['What the program allows', '/shelf/allows/quillmoor'],
   [
     'Board, naming',
     '/board/tarnlight/sheet-retouching',

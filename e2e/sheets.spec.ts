@@ -26,9 +26,11 @@ test('the PDF has the keys of the preview, in its places and order, in embedded 
   const file = await (await page.request.get('/api/programs/tarnlight/file')).json();
   const mine = file.keymaps.find((one: { name: string }) => one.name === 'Sheet retouching').bindings;
   const wanted = file.program.commands
-    .map((one: { id: string; name: string; keys?: string[]; path: string[] }) => ({
+    .map((one: { id: string; name: string; keys?: (string | { keys: string })[]; path: string[] }) => ({
       ...one,
-      keys: mine[one.id] ?? one.keys ?? [],
+      keys: (mine[one.id] ?? one.keys ?? []).map((key: string | { keys: string }) =>
+        typeof key === 'string' ? key : key.keys,
+      ),
     }))
     .filter((one: { keys: string[]; path: string[] }) => one.keys.length > 0 && one.path[0] !== 'Tool rail');
   const text = tool('pdftotext', pdfFile, '-').replace(/\s+/g, ' ');

@@ -3,7 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { toProgramFile } from '../core/file/programFile';
-import { type Keymap, keymapOf, rowsOf } from '../core/keymap/keymap';
+import { keymapOf, type Row, rowsOf } from '../core/keymap/keymap';
+import { DEFAULT_FORMS } from '../core/program/program';
 import { sampleProgram } from '../core/testing/sampleProgram';
 import { closeDatabase, database, openDatabaseFile } from './database';
 import { seedDemo } from './demo/seedDemo';
@@ -21,7 +22,8 @@ import {
   keepKeymap,
   moveOnTape,
 } from './useCases/editKeymap';
-import { loadKeymapView, loadShelf } from './useCases/screens';
+import { editProgram, loadProgramView, undoProgramStep } from './useCases/editProgram';
+import { loadHistory, loadKeymapView, loadShelf } from './useCases/screens';
 
 const folder = mkdtempSync(join(tmpdir(), 'gray-pin-'));
 beforeAll(() => {
@@ -42,7 +44,7 @@ let made = 0;
 async function fresh() {
   const program = { ...sampleProgram, name: `Sample ${++made}` };
   const factory = keymapOf([
-    ['undo', 'Mod+Z'],
+    ['undo', 'Mod+Z', true],
     ['stain-mask', 'Alt+W'],
     ['clone', 'S'],
     ['patch', 'S'],
@@ -56,7 +58,7 @@ async function fresh() {
     programId: row.id,
   };
 }
-const stored = async (id: number): Promise<[string, string][]> => rowsOf((await loadBindings(id)) as Keymap);
+const stored = async (id: number): Promise<readonly Row[]> => rowsOf(await loadBindings(id));
 
 describe('a keymap on disk', () => {
   it('takes edits, undoes and redoes them after the file was closed, and drops what was undone when a new edit comes', async () => {
@@ -70,7 +72,7 @@ describe('a keymap on disk', () => {
     expect(await stored(mine.id)).toContainEqual(['trim', 'F3']);
     const undone = await moveOnTape(mine.id, again.revision, 0);
     expect(await stored(mine.id)).toEqual([
-      ['undo', 'Mod+Z'],
+      ['undo', 'Mod+Z', true],
       ['stain-mask', 'Alt+W'],
       ['clone', 'S'],
       ['patch', 'S'],
@@ -144,7 +146,7 @@ describe('a keymap on disk', () => {
     expect(await stored(mine.id)).toEqual(
       expect.arrayContaining([
         ['trim', 'F3'],
-        ['undo', 'Mod+Z'],
+        ['undo', 'Mod+Z', true],
       ]),
     );
     const undone = await moveOnTape(mine.id, discarded.revision, discarded.cursor - 1);
@@ -170,6 +172,94 @@ describe('a keymap on disk', () => {
     expect(program?.keymaps.find((one) => one.id === copy.id)).toMatchObject({ name: 'Spare copy', putAway: true });
     await changeKeymap(copy.id, { putAway: false });
     expect((await keymapById(copy.id)).put_away_at).toBeNull();
+  });
+});
+
+describe('marks, pulled tickets, history and locks', () => {
+  it('are on disk with the keys: keepers, hooks and spares, undone and kept and exported with them', async () => {
+    const { mine, slug } = await fresh();
+    const before = [{ chord: 'Alt+W' }];
+    const after = [{ chord: 'Alt+W', keeper: true as const, hook: 'W for wash' }];
+    const one = await editKeymap(mine.id, 1, {
+      title: 'Stain mask',
+      changes: [{ command: 'stain-mask', before, after, spare: [false, true] }],
+    });
+    expect(await stored(mine.id)).toContainEqual(['stain-mask', 'Alt+W', true, 'W for wash']);
+    expect([...(await loadBindings(mine.id)).spares]).toEqual(['stain-mask']);
+    const kept = await keepKeymap(mine.id, one.revision);
+    const undone = await moveOnTape(mine.id, kept.revision, 0);
+    expect(await stored(mine.id)).toContainEqual(['stain-mask', 'Alt+W']);
+    expect((await loadBindings(mine.id)).spares.size).toBe(0);
+    const view = await loadKeymapView(slug, 'mine');
+    expect(view.toKept).toEqual([{ command: 'stain-mask', before, after, spare: [false, true] }]);
+    await moveOnTape(mine.id, undone.revision, 1);
+    const read = readProgramFile(JSON.stringify(await exportProgram(slug)));
+    expect([...(read.keymaps[0]?.keymap.spares ?? [])]).toEqual(['stain-mask']);
+  });
+
+  it('a pulled ticket is remembered as pulled, and kept versions say what each changed', async () => {
+    const { mine, slug } = await fresh();
+    const one = await editKeymap(mine.id, 1, give('trim', 'F3'));
+    const two = await keepKeymap(mine.id, one.revision);
+    const three = await editKeymap(mine.id, two.revision, {
+      title: 'Pull out trim',
+      changes: [{ command: 'trim', before: [{ chord: 'F3' }], after: [] }],
+      pulled: [1],
+    });
+    await keepKeymap(mine.id, three.revision);
+    expect((await loadKeymapView(slug, 'mine')).tape.map((ticket) => ticket.pulled)).toEqual([undefined, [1]]);
+    const history = await loadHistory(mine.id);
+    expect(history.map(({ number, changes, toHere }) => [number, changes.length, toHere.length])).toEqual([
+      [3, 1, 0],
+      [2, 1, 1],
+      [1, 0, 0],
+    ]);
+  });
+
+  it('a locked keymap takes no edit until it is unlocked', async () => {
+    const { mine } = await fresh();
+    await changeKeymap(mine.id, { locked: true });
+    await expect(editKeymap(mine.id, 1, give('trim', 'F3'))).rejects.toEqual(problem('not allowed'));
+    await changeKeymap(mine.id, { locked: false });
+    expect((await editKeymap(mine.id, 1, give('trim', 'F3'))).cursor).toBe(1);
+  });
+});
+
+describe('what a program allows', () => {
+  it('is changed in steps that can be undone, refused where it contradicts itself, and holds for new keys', async () => {
+    const { slug, mine } = await fresh();
+    const { program, revision } = await loadProgramView(slug);
+    const { contexts, rules, commands } = program;
+    const added = {
+      id: 'my-script',
+      name: 'My script',
+      kind: 'script' as const,
+      path: ['Scripts'],
+      context: 'everywhere',
+    };
+    const strict = { ...rules, sequences: false, forms: DEFAULT_FORMS };
+    const facts = { contexts, rules: strict, commands: [...commands, added] };
+    const next = await editProgram(slug, revision, 'Forms', facts);
+    expect([next.program.commands.at(-1), next.lastStep, next.revision]).toEqual([added, 'Forms', revision + 1]);
+    await expect(editProgram(slug, revision, 'Late', facts)).rejects.toEqual(problem('changed elsewhere'));
+    await expect(editKeymap(mine.id, 1, give('trim', 'W'))).rejects.toEqual(problem('not allowed'));
+    await expect(editKeymap(mine.id, 1, give('trim', 'Mod+K Mod+S'))).rejects.toEqual(problem('not allowed'));
+    expect((await editKeymap(mine.id, 1, give('my-script', 'F8'))).cursor).toBe(1);
+    // A command that has keys somewhere can't go; one context contains all others.
+    await expect(undoProgramStep(slug, next.revision).then(() => loadKeymapView(slug, 'mine'))).resolves.toBeTruthy();
+    const back = await loadProgramView(slug);
+    expect([back.program, back.lastStep]).toEqual([program, null]);
+    await expect(
+      editProgram(slug, back.revision, 'x', { contexts, rules, commands: commands.filter((one) => one.id !== 'undo') }),
+    ).rejects.toEqual(problem('not allowed'));
+    await expect(
+      editProgram(slug, back.revision, 'x', {
+        contexts: [...contexts, { id: 'x', name: 'x', parent: null }],
+        rules,
+        commands,
+      }),
+    ).rejects.toEqual(problem('not valid'));
+    await expect(undoProgramStep(slug, back.revision)).rejects.toEqual(problem('not valid'));
   });
 });
 

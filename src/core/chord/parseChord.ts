@@ -1,5 +1,7 @@
 import { type Chord, inOrder, type Modifier, type Stroke } from './chord';
 import { isKnownKey, readKey } from './keyNames';
+import { loosened } from './loosened';
+import { MODIFIER_WORDS } from './modifierWords';
 
 /**
  * Reads one chord from any common way of writing it.
@@ -8,7 +10,8 @@ import { isKnownKey, readKey } from './keyNames';
  *   sequence = stroke ("then" stroke)* | stroke (" " stroke)*      each stroke but the first starting with a modifier
  *   hold     = "hold" chord | chord "(hold)"
  *
- * Separators are `+`, `-`, `·`, a space, or nothing after a symbol. Never throws; the time is linear in the length,
+ * Separators are `+`, `-`, `·`, a space, or nothing after a symbol. What is not read so is read once more without the
+ * brackets and small words that people and programs put around keys. Never throws; the time is linear in the length,
  * and texts longer than 120 characters are refused at once.
  */
 export type ParsedChord =
@@ -18,57 +21,37 @@ export type ParsedChord =
 /** Whose words `Ctrl` is: on Windows it is `Mod`, on a Mac and in our canonical text it is the Mac's Control. */
 export type Dialect = 'windows' | 'mac' | 'canonical';
 
-const WORDS: Readonly<Record<string, Modifier | 'control'>> = {
-  ctrl: 'control',
-  control: 'control',
-  ctl: 'control',
-  strg: 'control',
-  steuerung: 'control',
-  '⌃': 'Ctrl',
-  macctrl: 'Ctrl',
-  mod: 'Mod',
-  cmd: 'Mod',
-  command: 'Mod',
-  befehl: 'Mod',
-  commande: 'Mod',
-  comando: 'Mod',
-  '⌘': 'Mod',
-  alt: 'Alt',
-  option: 'Alt',
-  opt: 'Alt',
-  wahl: 'Alt',
-  opción: 'Alt',
-  '⌥': 'Alt',
-  shift: 'Shift',
-  umschalt: 'Shift',
-  maj: 'Shift',
-  mayús: 'Shift',
-  mayus: 'Shift',
-  '⇧': 'Shift',
-  meta: 'Meta',
-  win: 'Meta',
-  windows: 'Meta',
-  super: 'Meta',
-  '⊞': 'Meta',
-};
-const MODIFIER_WORD = /^(⌘|⌥|⇧|⌃|⊞|\p{L}+)/u;
+const MODIFIER_WORD = /^(?:[⌘⌥⇧⌃⊞⎇⎈❖◆^]|\p{L}+)/u;
+const COMMAND = /⌘|\b(?:cmd|command|befehl|befehlstaste|commande|comando)\b/i;
+const SYMBOL = /^[⌘⌥⇧⌃⊞⎇⎈❖◆]$/u;
 const LONGEST = 120;
 
 const refuse = (part: string, message: string): ParsedChord => ({ ok: false, part, message });
 
 export function parseChord(text: string, dialect: Dialect = 'windows'): ParsedChord {
-  let rest = text
+  const rest = text
     .normalize('NFC')
-    .replace(/[\s ]+/g, ' ')
+    .replace(/[\s\u00a0]+/g, ' ')
     .trim();
   if (rest === '') return refuse('', 'There are no keys here.');
   if (rest.length > LONGEST) return refuse(`${rest.slice(0, 20)}…`, 'This is too long to be keys.');
-  let hold = false;
-  const held = /^hold\s*[:+]?\s*(.+)$/i.exec(rest) ?? /^(.+?)\s*\(?\s*\bhold\)?$/i.exec(rest);
-  if (held?.[1]) {
-    hold = true;
-    rest = held[1];
-  }
+  const strict = parseStrictly(rest, dialect);
+  if (strict.ok) return strict;
+  const loose = loosened(rest);
+  if (loose === rest || loose === '') return strict;
+  const read = parseStrictly(loose, dialect);
+  return read.ok ? read : strict;
+}
+
+const HOLD_BEFORE =
+  /^(?:press and hold|hold down|hold|halten|gedrückt halten|maintenir|maintenez|mantener|mantener pulsado|mantener presionado)\s*[:+]?\s*(.+)$/i;
+const HOLD_AFTER =
+  /^(.+?)[\s,]*\(?\s*\b(?:hold|held|hold down|halten|gedrückt|gedrückt halten|maintenu|maintenue|maintenir|mantener|mantenido|mantener pulsado|mantener presionado)\)?$/i;
+
+function parseStrictly(text: string, dialect: Dialect): ParsedChord {
+  let rest = text;
+  const held = HOLD_BEFORE.exec(rest) ?? HOLD_AFTER.exec(rest);
+  if (held?.[1]) rest = held[1];
   const strokes: Stroke[] = [];
   for (const part of splitStrokes(rest)) {
     const stroke = parseStroke(part, dialect);
@@ -77,7 +60,7 @@ export function parseChord(text: string, dialect: Dialect = 'windows'): ParsedCh
   }
   const alone = strokes.find((stroke) => stroke.key === null);
   if (alone && strokes.length > 1) return refuse(rest, 'One of these strokes has no key.');
-  return { ok: true, chord: { hold: hold || alone !== undefined, strokes } };
+  return { ok: true, chord: { hold: held !== null || alone !== undefined, strokes } };
 }
 
 /** Canonical text back to a chord; null when it is not exactly what we would have written. */
@@ -104,8 +87,11 @@ const CANONICAL_MODIFIERS: Readonly<Record<string, true>> = {
   Meta: true,
 };
 
+const THEN =
+  /\s+(?:then|and then|followed by|dann|danach|gefolgt von|puis|ensuite|suivi de|luego|después|seguido de)\s+/i;
+
 function splitStrokes(text: string): string[] {
-  const said = text.split(/\s+then\s+/i);
+  const said = text.split(THEN);
   if (said.length > 1) return said.map((part) => part.replace(/(?<=[^+\-\s⌘⌥⇧⌃⊞]),$/u, ''));
   // A space starts a new stroke only before a modifier that itself leads on to a key, and after a complete stroke.
   const parts: string[] = [];
@@ -125,32 +111,32 @@ function splitStrokes(text: string): string[] {
 }
 
 function endsInModifier(text: string): boolean {
-  const last = /(⌘|⌥|⇧|⌃|⊞|\p{L}+)$/u.exec(text)?.[1];
-  return last !== undefined && WORDS[last.toLowerCase()] !== undefined;
+  const last = /([⌘⌥⇧⌃⊞]|\p{L}+)$/u.exec(text)?.[1];
+  return last !== undefined && MODIFIER_WORDS[last.toLowerCase()] !== undefined;
 }
 
 function modifierAt(text: string): { word: string; modifier: Modifier | 'control' } | null {
-  const word = MODIFIER_WORD.exec(text)?.[1];
-  const modifier = word === undefined ? undefined : WORDS[word.toLowerCase()];
-  return word === undefined || modifier === undefined || !Object.hasOwn(WORDS, word.toLowerCase())
-    ? null
-    : { word, modifier };
+  const word = MODIFIER_WORD.exec(text)?.[0];
+  const modifier = word === undefined ? undefined : MODIFIER_WORDS[word.toLowerCase()];
+  return word === undefined || modifier === undefined ? null : { word, modifier };
 }
 
 function parseStroke(text: string, dialect: Dialect): Stroke | { part: string; message: string } {
   const modifiers: Modifier[] = [];
   let mac = dialect !== 'windows';
+  // Where Command is named, Control is the Mac's own, whoever wrote it.
+  const macControl = mac || COMMAND.test(text);
   let rest = text.trim();
   for (;;) {
     const found = modifierAt(rest);
     if (!found) break;
-    if (/^(cmd|command|opt|option|⌘|⌥|⇧|⌃)$/i.test(found.word)) mac = true;
+    if (/^(cmd|command|opt|option|befehl|befehlstaste|commande|comando|⌘|⌥|⇧|⌃)$/i.test(found.word)) mac = true;
     const after = rest.slice(found.word.length);
     // "Win", "Control" and so on count as modifiers only when set off from what follows, unlike the symbols.
-    const symbol = /^[⌘⌥⇧⌃⊞]$/.test(found.word);
+    const symbol = SYMBOL.test(found.word);
     const separator = /^\s*[+\-–·]\s*(?=\S)|^\s+(?=\S)|^$/u.exec(after);
     if (!symbol && !separator) break;
-    const modifier = found.modifier === 'control' ? (mac && dialect !== 'windows' ? 'Ctrl' : 'Mod') : found.modifier;
+    const modifier = found.modifier === 'control' ? (macControl ? 'Ctrl' : 'Mod') : found.modifier;
     if (modifiers.includes(modifier)) return { part: found.word, message: `${found.word} stands there twice.` };
     modifiers.push(modifier);
     rest = after.slice(separator?.[0].length ?? 0).trim();

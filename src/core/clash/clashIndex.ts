@@ -1,11 +1,17 @@
 import type { ChordText } from '../chord/chord';
+import type { Place } from '../keyboard/placeOf';
 import type { Keymap } from '../keymap/keymap';
 import { contextsOverlap } from '../program/contextsOverlap';
 import type { Command, CommandId, ContextId, Program } from '../program/program';
 import { turnArea } from '../program/turnArea';
 
-/** One binding as the index keeps it: who holds the chord, and the text it is written as in the keymap. */
-export type Holder = { readonly command: Command; readonly chord: ChordText };
+/** One binding as the index keeps it: who holds the chord, the text it is written as, and how dear it is. */
+export type Holder = {
+  readonly command: Command;
+  readonly chord: ChordText;
+  readonly keeper: boolean;
+  readonly spare: boolean;
+};
 
 /** What a program says about every keymap of its own: worked out once. */
 export type ProgramFacts = {
@@ -14,58 +20,77 @@ export type ProgramFacts = {
   readonly overlap: (a: ContextId, b: ContextId) => boolean;
   readonly areaOf: ReadonlyMap<CommandId, number>;
   readonly fixed: ReadonlyMap<ChordText, string>;
+  /** The menu that each letter opens together with Alt, by the letter in upper case. */
+  readonly menuOf: ReadonlyMap<string, string>;
 };
 
 /** Who holds which chord, for one state of a keymap. */
-export type ClashIndex = { readonly facts: ProgramFacts; readonly holders: ReadonlyMap<ChordText, readonly Holder[]> };
-
-/** Where a chord is really pressed; two texts that give the same place are the same keys under the fingers. */
-export type Place = (chord: ChordText) => ChordText;
+export type ClashIndex = {
+  readonly facts: ProgramFacts;
+  readonly keymap: Keymap;
+  readonly holders: ReadonlyMap<ChordText, readonly Holder[]>;
+  /** Sequences by their first stroke. */
+  readonly sequences: ReadonlyMap<ChordText, readonly Holder[]>;
+};
 
 /** Works out what verdicts need to know of a program. */
 export function programFacts(program: Program): ProgramFacts {
+  const { rules } = program;
   return {
     program,
     commands: new Map(program.commands.map((command) => [command.id, command])),
     overlap: contextsOverlap(program.contexts),
-    areaOf: new Map(program.commands.map((command) => [command.id, turnArea(command, program.rules)])),
-    fixed: new Map(program.rules.fixed.map(({ chord, why }) => [chord, why])),
+    areaOf: new Map(program.commands.map((command) => [command.id, turnArea(command, rules)])),
+    fixed: new Map(rules.fixed.map(({ chord, why }) => [chord, why])),
+    menuOf: new Map(Object.entries(rules.menuLetters).map(([menu, letter]) => [letter.toUpperCase(), menu])),
   };
 }
 
 /** Builds the index of a keymap in one pass over its bindings. */
 export function buildClashIndex(facts: ProgramFacts, keymap: Keymap, place: Place): ClashIndex {
   const holders = new Map<ChordText, Holder[]>();
-  for (const [id, bindings] of keymap) {
+  const sequences = new Map<ChordText, Holder[]>();
+  const add = (to: Map<ChordText, Holder[]>, at: ChordText, holder: Holder): void => {
+    const list = to.get(at);
+    if (list) list.push(holder);
+    else to.set(at, [holder]);
+  };
+  for (const [id, bindings] of keymap.bindings) {
     const command = facts.commands.get(id);
     if (!command) continue;
-    for (const { chord } of bindings) {
+    const spare = keymap.spares.has(id);
+    for (const { chord, keeper } of bindings) {
       const at = place(chord);
-      const list = holders.get(at);
-      if (list) list.push({ command, chord });
-      else holders.set(at, [{ command, chord }]);
+      const holder = { command, chord, keeper: keeper ?? false, spare };
+      add(holders, at, holder);
+      const second = at.indexOf(' ');
+      if (second > 0) add(sequences, at.slice(0, second), holder);
     }
   }
-  return { facts, holders };
+  return { facts, keymap, holders, sequences };
 }
 
-/** How two commands on one chord get along: apart (contexts that never meet), in turns, or not. */
-export function relation(facts: ProgramFacts, a: Command, b: Command): 'apart' | 'turns' | 'clash' {
+/** How two commands on one chord get along: contexts that never meet, in turns, the narrower over the wider, or not. */
+export type Relation = 'apart' | 'turns' | 'shadow' | 'clash';
+export function relation(facts: ProgramFacts, a: Command, b: Command): Relation {
   if (!facts.overlap(a.context, b.context)) return 'apart';
   const area = facts.areaOf.get(a.id) ?? -1;
-  return area >= 0 && area === facts.areaOf.get(b.id) ? 'turns' : 'clash';
+  if (area >= 0 && area === facts.areaOf.get(b.id)) return 'turns';
+  return facts.program.rules.shadow && a.context !== b.context ? 'shadow' : 'clash';
+}
+
+/** Whether some two of these holders clash. */
+export function anyClash(facts: ProgramFacts, holders: readonly Holder[]): boolean {
+  return holders.some((a, i) =>
+    holders
+      .slice(i + 1)
+      .some((b) => a.command.id !== b.command.id && relation(facts, a.command, b.command) === 'clash'),
+  );
 }
 
 /** Every chord of a keymap on which two of its commands clash, with all who hold it. */
 export function findClashes(index: ClashIndex): { chord: ChordText; holders: readonly Holder[] }[] {
-  const clashes: { chord: ChordText; holders: readonly Holder[] }[] = [];
-  for (const [chord, holders] of index.holders) {
-    const clashing = holders.some((a, i) =>
-      holders
-        .slice(i + 1)
-        .some((b) => a.command.id !== b.command.id && relation(index.facts, a.command, b.command) === 'clash'),
-    );
-    if (clashing) clashes.push({ chord, holders });
-  }
-  return clashes;
+  return [...index.holders]
+    .filter(([, holders]) => holders.length > 1 && anyClash(index.facts, holders))
+    .map(([chord, holders]) => ({ chord, holders }));
 }

@@ -3,9 +3,9 @@ import Ajv2020 from 'ajv/dist/2020';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { buildClashIndex, findClashes, programFacts } from '../clash/clashIndex';
-import { placeOf } from '../keyboard/placeOf';
-import { usKeyboard } from '../keyboard/usKeyboard';
-import { anyKeymap, sampleProgram } from '../testing/sampleProgram';
+import { keepConventions } from '../desktop/keepConventions';
+import { EMPTY_KEYMAP, keymapOf, rowsOf } from '../keymap/keymap';
+import { anyKeymap, here, sampleProgram } from '../testing/sampleProgram';
 import { fromProgramFile, InconsistentFile, type ProgramFile, toProgramFile } from './programFile';
 
 const schema = JSON.parse(readFileSync('docs/program-file.schema.json', 'utf8'));
@@ -15,12 +15,17 @@ const demo = readdirSync('demo').filter((name) => name !== 'draft.json');
 describe('a program file', () => {
   it('carries any program and keymaps out and in, as the published schema says', () => {
     fc.assert(
-      fc.property(anyKeymap, anyKeymap, (factory, keymap) => {
+      fc.property(anyKeymap, anyKeymap, (came, keymap) => {
+        const factory = { ...keepConventions(sampleProgram.commands, came), spares: new Set<string>() };
         const file = toProgramFile({ program: sampleProgram, factory, keymaps: [{ name: 'Mine', owner: '', keymap }] });
         expect(valid(file)).toBe(true);
         const read = fromProgramFile(JSON.parse(JSON.stringify(file)) as ProgramFile);
-        expect([...read.factory].sort()).toEqual([...factory].sort());
-        expect([...(read.keymaps[0]?.keymap ?? [])].sort()).toEqual([...keymap].sort());
+        expect(rowsOf(read.factory).sort()).toEqual(rowsOf(factory).sort());
+        const mine = read.keymaps[0]?.keymap ?? EMPTY_KEYMAP;
+        expect([rowsOf(mine).sort(), [...mine.spares].sort()]).toEqual([
+          rowsOf(keymap).sort(),
+          [...keymap.spares].sort(),
+        ]);
         expect(read.program).toEqual(sampleProgram);
       }),
     );
@@ -31,15 +36,39 @@ describe('a program file', () => {
     expect(valid(file) ? [] : valid.errors).toEqual([]);
     const { program, factory, keymaps } = fromProgramFile(file);
     const facts = programFacts(program);
-    const place = placeOf(usKeyboard);
+    const { place } = here;
     for (const one of [{ keymap: factory }, ...keymaps]) {
       expect(findClashes(buildClashIndex(facts, one.keymap, place)).map((clash) => clash.chord)).toEqual([]);
     }
     expect(program.commands.length).toBeGreaterThanOrEqual(250);
   });
 
+  it('marks the desktop-wide conventions as keepers where it says nothing of keepers itself', () => {
+    const file = toProgramFile({
+      program: sampleProgram,
+      factory: keymapOf([
+        ['undo', 'Mod+Z'],
+        ['trim', 'Mod+S'],
+      ]),
+      keymaps: [],
+    });
+    expect(rowsOf(fromProgramFile(file).factory)).toEqual([
+      ['undo', 'Mod+Z', true],
+      ['trim', 'Mod+S'],
+    ]);
+    const own = toProgramFile({
+      program: sampleProgram,
+      factory: keymapOf([
+        ['undo', 'Mod+Z'],
+        ['trim', 'F2', true],
+      ]),
+      keymaps: [],
+    });
+    expect(rowsOf(fromProgramFile(own).factory)).toContainEqual(['undo', 'Mod+Z']);
+  });
+
   it('is refused where it speaks of what it does not have', () => {
-    const file = toProgramFile({ program: sampleProgram, factory: new Map(), keymaps: [] });
+    const file = toProgramFile({ program: sampleProgram, factory: EMPTY_KEYMAP, keymaps: [] });
     const wrong: ProgramFile[] = [
       { ...file, keymaps: [{ name: 'x', owner: '', bindings: { 'no-such': ['F2'] } }] },
       { ...file, program: { ...file.program, contexts: [] } },

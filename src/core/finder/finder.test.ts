@@ -1,10 +1,14 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { buildClashIndex, programFacts } from '../clash/clashIndex';
 import { fromProgramFile, type ProgramFile } from '../file/programFile';
+import { CONCEPTS, PARTNERS } from '../glossary/glossary';
 import { keymapOf } from '../keymap/keymap';
 import type { Command } from '../program/program';
-import { countFilters, finderRows, passes } from './finderRows';
+import { here, sampleProgram } from '../testing/sampleProgram';
+import { applyFilter, countOn, markCommands, NO_FILTER } from './filters';
+import { finderRows, neighbors } from './finderRows';
 import { nearWord } from './nearWord';
 import { searchCommands } from './searchCommands';
 import { buildSearchIndex } from './searchIndex';
@@ -66,18 +70,63 @@ describe('the finder', () => {
     fc.assert(fc.property(fc.string({ maxLength: 12 }), (word) => nearWord(word, word)));
   });
 
-  it('filters by no key and by yours, with counts that agree, and heads the menus', () => {
-    const commands = [command('a', ['One']), command('b', ['One']), command('c', ['Two'])];
+  it('finds by other words of the trade for the same thing, after what is called so', () => {
+    expect(first('blur', 12)).toContain('Soften mask edge');
+    expect(first('eyedropper', 4)).toContain('Pick color');
+    expect(first('zoom in', 3)).toContain('Step in');
+    expect(first('lasso', 2)).toContain('Loop select');
+    expect(first('undo', 4)).toContain('Step back');
+    expect(first('curves')).toEqual(['Curves']);
+    expect(CONCEPTS.length).toBeGreaterThanOrEqual(250);
+    const ids = new Set(CONCEPTS.map((one) => one.id));
+    expect(ids.size).toBe(CONCEPTS.length);
+    expect(PARTNERS.flat().filter((id) => !ids.has(id))).toEqual([]);
+    expect(CONCEPTS.filter((one) => one.words.length === 0 || new Set(one.words).size !== one.words.length)).toEqual(
+      [],
+    );
+  });
+
+  it('filters by what is so of a command, each further one with the count it would leave', () => {
     const factory = keymapOf([
-      ['a', 'F2'],
-      ['b', 'F3'],
+      ['undo', 'Mod+Z', true],
+      ['clone', 'S'],
+      ['patch', 'S'],
+      ['lift-stain', 'Alt+W'],
     ]);
-    const keymap = keymapOf([
-      ['a', 'F2'],
-      ['c', 'F4'],
-    ]);
-    expect(countFilters(commands, keymap, factory)).toEqual({ all: 3, 'no key': 1, yours: 2 });
-    expect(commands.filter((one) => passes('yours', one, keymap, factory)).map((one) => one.id)).toEqual(['b', 'c']);
+    const keymap = keymapOf(
+      [
+        ['undo', 'Mod+Z', true],
+        ['clone', 'S'],
+        ['patch', 'S'],
+        ['fill', 'hold:Space'],
+        ['trim', 'Alt+T'],
+        ['stain-mask', 'Alt+T'],
+      ],
+      ['trim', 'dab'],
+    );
+    const marks = markCommands(buildClashIndex(programFacts(sampleProgram), keymap, here.place), factory, here.place);
+    const ids = (filter: Partial<typeof NO_FILTER>) =>
+      applyFilter(sampleProgram.commands, marks, { ...NO_FILTER, ...filter }).shown.map((one) => one.id);
+    expect(applyFilter(sampleProgram.commands, marks, NO_FILTER).counts).toEqual({
+      'no key': 5,
+      yours: 4,
+      keeper: 1,
+      spare: 2,
+      clashing: 2,
+      'takes turns': 2,
+      hold: 1,
+    });
+    expect(ids({ marks: ['yours'] })).toEqual(['lift-stain', 'stain-mask', 'trim', 'fill']);
+    expect(ids({ marks: ['yours', 'clashing'] })).toEqual(['stain-mask', 'trim']);
+    expect(ids({ marks: ['spare'], contexts: ['canvas'] })).toEqual(['dab']);
+    expect(ids({ kinds: ['tool'], marks: ['hold'] })).toEqual(['fill']);
+    expect(ids({ menus: ['Rows', 'Brush'] })).toEqual(['dab', 'smear', 'open-row', 'fold-row']);
+    expect(applyFilter(sampleProgram.commands, marks, { ...NO_FILTER, marks: ['spare'] }).counts.clashing).toBe(1);
+    expect([ids({}).length, countOn({ ...NO_FILTER, kinds: ['tool'] })]).toEqual([sampleProgram.commands.length, 1]);
+  });
+
+  it('heads the menus, and knows the neighbors of a command in its own', () => {
+    const commands = [command('a', ['One']), command('b', ['One']), command('c', ['Two'])];
     expect(finderRows(commands, true).map((row) => ('heading' in row ? row.heading : row.command.id))).toEqual([
       'One',
       'a',
@@ -86,5 +135,7 @@ describe('the finder', () => {
       'c',
     ]);
     expect(finderRows(commands, false)).toHaveLength(3);
+    expect(neighbors(commands, commands[0]!)).toEqual({ before: null, after: commands[1] });
+    expect(neighbors(commands, commands[2]!)).toEqual({ before: null, after: null });
   });
 });

@@ -1,25 +1,4 @@
-import { bindingsOf, type Keymap, sameBindings } from '../keymap/keymap';
 import type { Command } from '../program/program';
-
-/** What the finder lists: all, those without a key, those whose keys differ from the factory's. */
-export const FILTERS = ['all', 'no key', 'yours'] as const;
-export type Filter = (typeof FILTERS)[number];
-
-/** Whether a command passes a filter. */
-export function passes(filter: Filter, command: Command, keymap: Keymap, factory: Keymap): boolean {
-  if (filter === 'all') return true;
-  const bindings = bindingsOf(keymap, command.id);
-  return filter === 'no key' ? bindings.length === 0 : !sameBindings(bindings, bindingsOf(factory, command.id));
-}
-
-/** How many commands pass each filter. */
-export function countFilters(commands: readonly Command[], keymap: Keymap, factory: Keymap): Record<Filter, number> {
-  const counts: Record<Filter, number> = { all: commands.length, 'no key': 0, yours: 0 };
-  for (const command of commands) {
-    for (const filter of ['no key', 'yours'] as const) if (passes(filter, command, keymap, factory)) counts[filter]++;
-  }
-  return counts;
-}
 
 export type FinderRow = { readonly heading: string } | { readonly command: Command; readonly place: number };
 
@@ -35,4 +14,14 @@ export function finderRows(commands: readonly Command[], inMenuOrder: boolean): 
     rows.push({ command, place });
   });
   return rows;
+}
+
+/** The commands that stand before and after one in its own menu, null at its ends. */
+export function neighbors(
+  commands: readonly Command[],
+  command: Command,
+): { readonly before: Command | null; readonly after: Command | null } {
+  const menu = commands.filter((one) => one.path.join('\n') === command.path.join('\n'));
+  const at = menu.indexOf(command);
+  return { before: menu[at - 1] ?? null, after: at < 0 ? null : (menu[at + 1] ?? null) };
 }

@@ -1,3 +1,4 @@
+import { conceptsBeginning } from '../glossary/glossary';
 import type { Command } from '../program/program';
 import { nearWord } from './nearWord';
 import { type SearchIndex, wordsOf } from './searchIndex';
@@ -6,8 +7,9 @@ import { type SearchIndex, wordsOf } from './searchIndex';
  * The commands a query finds, best first; equals keep the program's own order. An empty query finds all.
  *
  * Every word of the query must be found in the name or the path. A name that is the query comes before one that begins
- * with it, then names whose words begin with the query's words, initials ("ls" for Lift stain), parts of words, and the
- * path. Only when nothing fits at all are words with one slip of the finger let in.
+ * with it, then names whose words begin with the query's words, initials ("ls" for Lift stain), other words of the trade
+ * for the same thing ("blur" for Soften), parts of words, and the path. Only when nothing fits at all are words with one
+ * slip of the finger let in.
  */
 export function searchCommands(index: SearchIndex, query: string): Command[] {
   const words = wordsOf(query);
@@ -22,6 +24,8 @@ type Score = (entry: Entry, word: string) => number;
 function rank(index: SearchIndex, words: readonly string[], score: Score): Command[] {
   const whole = words.join(' ');
   const joined = words.join('');
+  const meant = conceptsBeginning(whole);
+  const meantBy = words.length > 1 ? words.map(conceptsBeginning) : [meant];
   const buckets: Command[][] = [];
   for (const entry of index) {
     let points = 0;
@@ -29,8 +33,8 @@ function rank(index: SearchIndex, words: readonly string[], score: Score): Comma
     else if (entry.name.startsWith(whole)) points = 80;
     else if (entry.initials.startsWith(joined) && joined.length > 1) points = 50;
     let sum = 0;
-    for (const word of words) {
-      const one = score(entry, word);
+    for (let i = 0; i < words.length; i++) {
+      const one = Math.max(score(entry, words[i] as string), hasConcept(entry, meantBy[i]) ? 35 : 0);
       if (one === 0) {
         sum = 0;
         break;
@@ -38,12 +42,17 @@ function rank(index: SearchIndex, words: readonly string[], score: Score): Comma
       sum += one;
     }
     if (sum > 0) points += Math.round(sum / words.length);
+    if (points < 45 && hasConcept(entry, meant)) points = 45;
     if (points === 0) continue;
     const bucket = buckets[points];
     if (bucket) bucket.push(entry.command);
     else buckets[points] = [entry.command];
   }
   return buckets.reverse().flat();
+}
+
+function hasConcept({ concepts }: Entry, meant: ReadonlySet<number> | undefined): boolean {
+  return meant !== undefined && meant.size > 0 && concepts.some((one) => meant.has(one));
 }
 
 function scoreExactly({ name, words, path, pathWords }: Entry, word: string): number {

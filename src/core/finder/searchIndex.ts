@@ -1,3 +1,4 @@
+import { conceptsOf } from '../glossary/glossary';
 import type { Command } from '../program/program';
 import { fold } from '../text/fold';
 
@@ -9,6 +10,8 @@ type Entry = {
   readonly initials: string;
   readonly path: string;
   readonly pathWords: readonly string[];
+  /** The concepts of the glossary that its name speaks of. */
+  readonly concepts: readonly number[];
 };
 export type SearchIndex = readonly Entry[];
 
@@ -24,6 +27,7 @@ export function buildSearchIndex(commands: readonly Command[]): SearchIndex {
       initials: words.map((word) => word[0]).join(''),
       path: pathWords.join(' '),
       pathWords,
+      concepts: conceptsOf(words),
     };
   });
 }

@@ -1,4 +1,4 @@
-import { type Chord, type Modifier, press } from '../chord/chord';
+import { type Chord, inOrder, type Modifier, press } from '../chord/chord';
 import { isKnownKey } from '../chord/keyNames';
 import type { Keyboard } from './keyboard';
 
@@ -10,6 +10,7 @@ export type PressedKeys = {
   readonly altKey: boolean;
   readonly shiftKey: boolean;
   readonly metaKey: boolean;
+  readonly getModifierState?: (key: string) => boolean;
 };
 export type Platform = 'windows' | 'mac';
 
@@ -21,6 +22,9 @@ export function heldModifiers(event: PressedKeys, platform: Platform): Modifier[
   if (event.altKey) held.push('Alt');
   if (event.shiftKey) held.push('Shift');
   if (platform !== 'mac' && event.metaKey) held.push('Meta');
+  // AltGr is Ctrl and Alt together on Windows; elsewhere a browser reports it as neither.
+  if (platform !== 'mac' && !event.ctrlKey && !event.altKey && event.getModifierState?.('AltGraph'))
+    return inOrder([...held, 'Mod', 'Alt']);
   return held;
 }
 
@@ -33,8 +37,9 @@ export function modifierOfKey(key: string, platform: Platform): Modifier | null 
 
 /** The chord a press gives on this keyboard; null for a modifier alone or a key without a name. */
 export function chordOfEvent(event: PressedKeys, keyboard: Keyboard, platform: Platform): Chord | null {
-  if (modifierOfKey(event.key, platform) !== null) return null;
-  const printed = keyboard.keys.find((key) => key.code === event.code)?.base;
+  if (modifierOfKey(event.key, platform) !== null || event.key === 'AltGraph') return null;
+  const drawn = keyboard.byCode.get(event.code);
+  const printed = drawn && drawn.levels.length > 0 ? drawn.name : undefined;
   // The number pad and named keys are told apart by code; other printed keys by what the drawn keyboard has there.
   const named = /^Numpad|^F\d+$/.test(event.code) ? event.code : event.key === ' ' ? 'Space' : event.key;
   const key = printed ?? named;

@@ -7,16 +7,17 @@ export function keyStrip(
   keyboard: Keyboard,
   chords: readonly (readonly [ChordText, boolean])[],
 ): { readonly key: Key; readonly pin: 'factory' | 'yours' | null }[] {
-  const used = new Map<string, boolean>();
+  const used = new Map<Key, boolean>();
   for (const [text, yours] of chords) {
     for (const { key } of parseCanonical(text)?.strokes ?? []) {
-      if (key !== null) used.set(key, yours || (used.get(key) ?? false));
+      const at = key === null ? undefined : keyboard.byChar.get(key)?.key;
+      if (at) used.set(at, yours || (used.get(at) ?? false));
     }
   }
   return keyboard.keys
-    .filter((key) => key.base !== null)
+    .filter((key) => key.levels.length > 0)
     .map((key) => {
-      const yours = used.get(key.name);
+      const yours = used.get(key);
       return { key, pin: yours === undefined ? null : yours ? 'yours' : 'factory' };
     });
 }

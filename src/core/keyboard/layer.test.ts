@@ -2,21 +2,19 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { MODIFIERS, type Modifier } from '../chord/chord';
 import { buildClashIndex, programFacts } from '../clash/clashIndex';
-import { keymapOf } from '../keymap/keymap';
+import { EMPTY_KEYMAP, keymapOf } from '../keymap/keymap';
 import { contextsOverlap } from '../program/contextsOverlap';
 import { turnArea } from '../program/turnArea';
-import { anyKeymap, sampleProgram } from '../testing/sampleProgram';
+import { anyKeymap, here, sampleProgram } from '../testing/sampleProgram';
+import { keyCard } from './keyCard';
 import { keyStrip } from './keyStrip';
-import { layerFaces } from './layer';
-import { placeOf } from './placeOf';
+import { countFree, layerFaces, layersFor } from './layer';
 import { usKeyboard } from './usKeyboard';
 
 const facts = programFacts(sampleProgram);
-const place = placeOf(usKeyboard);
+const { place } = here;
 const face = (rows: [string, string][], modifiers: Modifier[], code: string) =>
-  layerFaces(usKeyboard, modifiers, buildClashIndex(facts, keymapOf(rows), place), place).find(
-    (one) => one.key.code === code,
-  );
+  layerFaces(here, modifiers, buildClashIndex(facts, keymapOf(rows), place)).find((one) => one.key.code === code);
 const names = (holders: readonly { command: { id: string } }[] | undefined) =>
   holders?.map((holder) => holder.command.id);
 
@@ -72,7 +70,7 @@ describe('the drawn keyboard', () => {
       ...sampleProgram,
       rules: { ...sampleProgram.rules, fixed: [{ chord: 'Enter', why: 'it accepts' }] },
     };
-    const faces = layerFaces(usKeyboard, [], buildClashIndex(programFacts(fixing), new Map(), place), place);
+    const faces = layerFaces(here, [], buildClashIndex(programFacts(fixing), EMPTY_KEYMAP, place));
     expect(faces.filter((one) => one.fixed !== null).map((one) => one.key.code)).toEqual(['Enter']);
   });
 
@@ -82,13 +80,36 @@ describe('the drawn keyboard', () => {
         const index = buildClashIndex(facts, keymap, place);
         const layers = Array.from({ length: 32 }, (_, bits) => MODIFIERS.filter((_m, i) => bits & (1 << i)));
         const shown = layers.flatMap((modifiers) =>
-          layerFaces(usKeyboard, modifiers, index, place).flatMap((one) => [...one.holders, ...one.held]),
+          layerFaces(here, modifiers, index).flatMap((one) => [...one.holders, ...one.held]),
         );
-        const onBoard = [...index.holders].filter(([chord]) => chord !== 'Escape').flatMap(([, holders]) => holders);
+        const onBoard = [...index.holders].flatMap(([, holders]) => holders);
         expect(shown.length).toBe(onBoard.length);
       }),
       { numRuns: 40 },
     );
+  });
+
+  it('counts what is free on a layer, and gives each key a card of all it does', () => {
+    const rows: [string, string][] = [
+      ['stain-mask', 'Alt+W'],
+      ['clone', 'W'],
+      ['undo', 'hold:W'],
+      ['trim', 'Mod+W Mod+S'],
+      ['fill', 'Meta+W'],
+    ];
+    const index = buildClashIndex(facts, keymapOf(rows), place);
+    expect(countFree(here, index, [], null)).toBe(46);
+    expect(countFree(here, index, ['Alt'], null)).toBe(46);
+    // Another tool may share W in turns, so it is not free for it, but a command of the layer Shift finds all free.
+    expect(countFree(here, index, ['Shift'], facts.commands.get('patch') ?? null)).toBe(47);
+    const card = keyCard(here, index, usKeyboard.byCode.get('KeyW')!);
+    expect(card).toHaveLength(layersFor('windows').length + 1);
+    const of = (chord: string) => card.find((row) => row.chord === chord);
+    expect([names(of('W')?.holders), names(of('W')?.held)]).toEqual([['clone'], ['undo']]);
+    expect(names(of('Alt+W')?.holders)).toEqual(['stain-mask']);
+    expect(names(of('Mod+W')?.begins)).toEqual(['trim']);
+    expect(names(of('Meta+W')?.holders)).toEqual(['fill']);
+    expect(of('Shift+W')?.holders).toEqual([]);
   });
 
   it('shows a keymap as a strip: used keys pinned, yours before the factory’s', () => {
@@ -124,7 +145,7 @@ describe('contexts and areas', () => {
   });
 
   it('take turns where a path begins with the area', () => {
-    const rules = { turns: [['Tool rail'], ['Brush', 'Soft']], fixed: [] };
+    const rules = { ...sampleProgram.rules, turns: [['Tool rail'], ['Brush', 'Soft']] };
     expect(
       [['Tool rail'], ['Tool rail', 'More'], ['Brush'], ['Brush', 'Soft'], []].map((path) => turnArea({ path }, rules)),
     ).toEqual([0, 0, -1, 1, -1]);

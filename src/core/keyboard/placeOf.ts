@@ -3,15 +3,14 @@ import { canonicalText, inOrder } from '../chord/chord';
 import { parseCanonical } from '../chord/parseChord';
 import type { Keyboard } from './keyboard';
 
+/** Where a chord is really pressed; two texts that give the same place are the same keys under the fingers. */
+export type Place = (chord: ChordText) => ChordText;
+
 /**
  * Where chords are really pressed on a keyboard: a character that needs Shift there becomes Shift and its key
  * (`Mod+Plus` is `Mod+Shift+=` on a US keyboard). Answers are remembered, since the same chords are asked for again.
  */
-export function placeOf(keyboard: Keyboard): (chord: ChordText) => ChordText {
-  const shifted = new Map<string, string>();
-  for (const { base, shifted: above } of keyboard.keys) {
-    if (base !== null && above !== null && above !== base) shifted.set(above === '+' ? 'Plus' : above, base);
-  }
+export function placeOf(keyboard: Keyboard): Place {
   const known = new Map<ChordText, ChordText>();
   return (text) => {
     let place = known.get(text);
@@ -22,8 +21,9 @@ export function placeOf(keyboard: Keyboard): (chord: ChordText) => ChordText {
         : canonicalText({
             ...chord,
             strokes: chord.strokes.map((stroke) => {
-              const base = stroke.key === null ? undefined : shifted.get(stroke.key);
-              return base === undefined ? stroke : { modifiers: inOrder([...stroke.modifiers, 'Shift']), key: base };
+              const at = stroke.key === null ? undefined : keyboard.byChar.get(stroke.key);
+              if (at?.level !== 1) return stroke;
+              return { modifiers: inOrder([...stroke.modifiers, 'Shift']), key: at.key.name };
             }),
           });
       known.set(text, place);

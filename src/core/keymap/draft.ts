@@ -13,7 +13,7 @@ export type Draft = {
 
 /** The draft that a view of the server describes. */
 export function draftOf(view: KeymapView): Draft {
-  const keymap = keymapOf(view.bindings);
+  const keymap = keymapOf(view.bindings, view.spares);
   return {
     state: view.draft,
     keymap,

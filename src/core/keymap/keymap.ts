@@ -1,22 +1,37 @@
 import type { ChordText } from '../chord/chord';
 import type { CommandId } from '../program/program';
 
-/** One command answering to one chord. */
-export type Binding = { readonly chord: ChordText };
+/** One command answering to one chord. A keeper is not to be lost; a memory hook is a note of why these keys. */
+export type Binding = { readonly chord: ChordText; readonly keeper?: true; readonly hook?: string };
 
-/** Which commands answer to which chords; a command without keys has no entry. Never changed in place. */
-export type Keymap = ReadonlyMap<CommandId, readonly Binding[]>;
+/**
+ * Which commands answer to which chords, and which commands are spare: never used, so that their keys may be spent.
+ * A command without keys has no entry. Never changed in place.
+ */
+export type Keymap = {
+  readonly bindings: ReadonlyMap<CommandId, readonly Binding[]>;
+  readonly spares: ReadonlySet<CommandId>;
+};
 
 const NONE: readonly Binding[] = [];
+export const EMPTY_KEYMAP: Keymap = { bindings: new Map(), spares: new Set() };
 
 /** The bindings of one command, in the order they were given. */
 export function bindingsOf(keymap: Keymap, command: CommandId): readonly Binding[] {
-  return keymap.get(command) ?? NONE;
+  return keymap.bindings.get(command) ?? NONE;
 }
 
-/** Whether two lists of bindings are the same, order included. */
+/** Whether two lists of bindings are the same, order, keepers and hooks included. */
 export function sameBindings(a: readonly Binding[], b: readonly Binding[]): boolean {
-  return a.length === b.length && a.every((binding, i) => binding.chord === b[i]?.chord);
+  return (
+    a.length === b.length &&
+    a.every((one, i) => one.chord === b[i]?.chord && one.keeper === b[i]?.keeper && one.hook === b[i]?.hook)
+  );
+}
+
+/** Whether two lists of bindings have the same keys, whatever is noted on them. */
+export function sameKeys(a: readonly Binding[], b: readonly Binding[]): boolean {
+  return a.length === b.length && a.every((one, i) => one.chord === b[i]?.chord);
 }
 
 /** Whether a command answers to a chord in a keymap. */
@@ -24,18 +39,38 @@ export function holds(keymap: Keymap, command: CommandId, chord: ChordText): boo
   return bindingsOf(keymap, command).some((binding) => binding.chord === chord);
 }
 
-/** A keymap from rows of command and chord; a repeated row counts once. */
-export function keymapOf(rows: Iterable<readonly [CommandId, ChordText]>): Keymap {
-  const keymap = new Map<CommandId, Binding[]>();
-  for (const [command, chord] of rows) {
-    const list = keymap.get(command);
-    if (!list) keymap.set(command, [{ chord }]);
-    else if (!list.some((binding) => binding.chord === chord)) list.push({ chord });
-  }
-  return keymap;
+/** A binding with only the marks it has. */
+export function binding(chord: ChordText, keeper = false, hook = ''): Binding {
+  return { chord, ...(keeper ? { keeper: true as const } : {}), ...(hook === '' ? {} : { hook }) };
 }
 
-/** The rows of a keymap, commands in its own order. */
-export function rowsOf(keymap: Keymap): [CommandId, ChordText][] {
-  return [...keymap].flatMap(([command, bindings]) => bindings.map((b): [CommandId, ChordText] => [command, b.chord]));
+/** A row of a keymap as it is stored and sent: command, keys, whether they are a keeper, their memory hook. */
+export type Row = readonly [command: CommandId, chord: ChordText, keeper?: boolean, hook?: string];
+
+/** A keymap from rows; a repeated row counts once. */
+export function keymapOf(rows: Iterable<Row>, spares: Iterable<CommandId> = []): Keymap {
+  const bindings = new Map<CommandId, Binding[]>();
+  for (const [command, chord, keeper, hook] of rows) {
+    const list = bindings.get(command);
+    if (!list) bindings.set(command, [binding(chord, keeper, hook)]);
+    else if (!list.some((one) => one.chord === chord)) list.push(binding(chord, keeper, hook));
+  }
+  return { bindings, spares: new Set(spares) };
+}
+
+/** The rows of a keymap, commands in its own order; marks only where there are any. */
+export function rowsOf(keymap: Keymap): Row[] {
+  return [...keymap.bindings].flatMap(([command, bindings]) =>
+    bindings.map(({ chord, keeper, hook }): Row => {
+      if (hook !== undefined) return [command, chord, keeper ?? false, hook];
+      return keeper ? [command, chord, true] : [command, chord];
+    }),
+  );
+}
+
+/** The commands whose keys differ between two keymaps, whatever is noted on them. */
+export function changedCommands(from: Keymap, to: Keymap): CommandId[] {
+  return [...new Set([...from.bindings.keys(), ...to.bindings.keys()])].filter(
+    (command) => !sameKeys(bindingsOf(from, command), bindingsOf(to, command)),
+  );
 }

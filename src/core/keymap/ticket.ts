@@ -1,15 +1,21 @@
 import type { CommandId } from '../program/program';
 import { type Binding, bindingsOf, type Keymap, sameBindings } from './keymap';
 
-/** All bindings of one command before and after. */
+/** All bindings of one command before and after, and whether it is spare where that changes. */
 export type Change = {
   readonly command: CommandId;
   readonly before: readonly Binding[];
   readonly after: readonly Binding[];
+  readonly spare?: readonly [before: boolean, after: boolean];
 };
 
 /** One change to a keymap as a value: a title for people, and what happens to each command it touches, each once. */
-export type Ticket = { readonly title: string; readonly changes: readonly Change[] };
+export type Ticket = {
+  readonly title: string;
+  readonly changes: readonly Change[];
+  /** The places on the tape of the tickets this one pulled out, counted from 1. */
+  readonly pulled?: readonly number[];
+};
 
 /** Thrown when a ticket does not fit the keymap: something it rests on is no longer there. */
 export class TicketMismatch extends Error {
@@ -24,19 +30,38 @@ export class TicketMismatch extends Error {
  * @throws TicketMismatch when a command's bindings are not what the ticket says they were.
  */
 export function applyTicket(keymap: Keymap, ticket: Ticket): Keymap {
-  const next = new Map(keymap);
-  for (const { command, before, after } of ticket.changes) {
-    if (!sameBindings(bindingsOf(next, command), before)) throw new TicketMismatch(command);
-    if (after.length === 0) next.delete(command);
-    else next.set(command, after);
+  const bindings = new Map(keymap.bindings);
+  const spares = ticket.changes.some((change) => change.spare) ? new Set(keymap.spares) : keymap.spares;
+  for (const { command, before, after, spare } of ticket.changes) {
+    if (!sameBindings(bindings.get(command) ?? [], before)) throw new TicketMismatch(command);
+    if (after.length === 0) bindings.delete(command);
+    else bindings.set(command, after);
+    if (!spare) continue;
+    if (spares.has(command) !== spare[0]) throw new TicketMismatch(command);
+    if (spare[1]) (spares as Set<CommandId>).add(command);
+    else (spares as Set<CommandId>).delete(command);
   }
-  return next;
+  return { bindings, spares };
 }
 
 /** The exact inverse: applied after the ticket, it gives the keymap there was before. */
 export function invertTicket(ticket: Ticket): Ticket {
   return {
     title: ticket.title,
-    changes: ticket.changes.map(({ command, before, after }) => ({ command, before: after, after: before })).reverse(),
+    changes: ticket.changes
+      .map(({ command, before, after, spare }): Change => {
+        const change = { command, before: after, after: before };
+        return spare ? { ...change, spare: [spare[1], spare[0]] } : change;
+      })
+      .reverse(),
   };
+}
+
+/** A ticket without the changes that change nothing; null when none is left. */
+export function trimTicket(keymap: Keymap, ticket: Ticket): Ticket | null {
+  const changes = ticket.changes.filter(
+    ({ command, after, spare }) =>
+      !sameBindings(bindingsOf(keymap, command), after) || (spare && spare[0] !== spare[1]),
+  );
+  return changes.length === 0 ? null : { ...ticket, changes };
 }

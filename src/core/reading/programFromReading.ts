@@ -1,6 +1,8 @@
 import { parseCanonical } from '../chord/parseChord';
+import { keepConventions } from '../desktop/keepConventions';
 import { type Keymap, keymapOf } from '../keymap/keymap';
-import { type Command, EVERYWHERE, KINDS, type Kind, type Program } from '../program/program';
+import { inferForms } from '../program/formOf';
+import { type Command, DEFAULT_RULES, EVERYWHERE, KINDS, type Kind, type Program } from '../program/program';
 import { slugs } from '../text/slug';
 import type { ListedCommand, Reading } from './readCommandList';
 
@@ -21,15 +23,28 @@ export function programFromReading(
       context: EVERYWHERE.id,
     };
   });
-  const factory = keymapOf(
-    listed.flatMap((one, i) => one.keys.map((chord): [string, string] => [commands[i]?.id ?? '', chord])),
+  const factory = keepConventions(
+    commands,
+    keymapOf(listed.flatMap((one, i) => one.keys.map((chord): [string, string] => [commands[i]?.id ?? '', chord]))),
   );
   // Tools that are listed with one letter between them take turns on it; nothing else is presumed to.
   const toolAreas = new Map(
     commands.filter((c) => c.kind === 'tool' && c.path.length > 0).map((c) => [c.path[0] ?? '', [c.path[0] ?? '']]),
   );
   return {
-    program: { name, version, contexts: [EVERYWHERE], rules: { turns: [...toolAreas.values()], fixed: [] }, commands },
+    program: {
+      name,
+      version,
+      contexts: [EVERYWHERE],
+      rules: {
+        ...DEFAULT_RULES,
+        turns: [...toolAreas.values()],
+        forms: inferForms(commands, factory),
+        // A list that writes two strokes one after the other comes from a program that takes them.
+        sequences: listed.some((one) => one.keys.some((chord) => chord.includes(' '))),
+      },
+      commands,
+    },
     factory,
   };
 }

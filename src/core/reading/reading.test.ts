@@ -132,7 +132,7 @@ describe('reading a command list', () => {
     expect(rowsOf(factory)).toEqual([
       ['clone', 'S'],
       ['patch', 'S'],
-      ['undo', 'Mod+Z'],
+      ['undo', 'Mod+Z', true],
       ['undo', 'F2'],
     ]);
     expect(program.rules.turns).toEqual([['Tools']]);

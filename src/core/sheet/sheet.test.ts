@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { keymapOf } from '../keymap/keymap';
-import type { Program } from '../program/program';
+import { DEFAULT_RULES, type Program } from '../program/program';
 import { layOutSheet } from './layOutSheet';
 import { runsOf, widthOf } from './measure';
 import { type Item, PAPERS, type SheetContents, type SheetLine, WAYS } from './sheet';
@@ -142,7 +142,7 @@ describe('a sheet', () => {
       name: 'P',
       version: '1',
       contexts: [{ id: 'everywhere', name: 'everywhere', parent: null }],
-      rules: { turns: [['Tool rail']], fixed: [] },
+      rules: { ...DEFAULT_RULES, turns: [['Tool rail']] },
       commands: [
         command('clone', ['Tool rail']),
         command('patch', ['Tool rail']),

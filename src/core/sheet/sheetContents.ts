@@ -1,6 +1,6 @@
 import { parseCanonical } from '../chord/parseChord';
 import { type Notation, strokeCaps } from '../chord/writeChord';
-import { bindingsOf, type Keymap, sameBindings } from '../keymap/keymap';
+import { bindingsOf, type Keymap, sameKeys } from '../keymap/keymap';
 import type { Command, Program } from '../program/program';
 import { turnArea } from '../program/turnArea';
 import type { SheetContents, SheetGroup, SheetLine } from './sheet';
@@ -35,7 +35,7 @@ export function sheetContents(request: SheetRequest): SheetContents {
   let anyChanged = false;
   for (const command of chosenCommands(request)) {
     const bindings = bindingsOf(keymap, command.id);
-    const changed = !sameBindings(bindings, bindingsOf(factory, command.id));
+    const changed = !sameKeys(bindings, bindingsOf(factory, command.id));
     anyChanged ||= changed;
     const title = command.path[0] ?? program.name;
     const group = groups.get(title) ?? { lines: [], byTurns: new Map<string, number>() };
@@ -76,7 +76,7 @@ export function chosenCommands({
 }: Pick<SheetRequest, 'program' | 'keymap' | 'factory' | 'contents'>): Command[] {
   return program.commands.filter((command) => {
     const bindings = bindingsOf(keymap, command.id);
-    return bindings.length > 0 && (contents === 'all' || !sameBindings(bindings, bindingsOf(factory, command.id)));
+    return bindings.length > 0 && (contents === 'all' || !sameKeys(bindings, bindingsOf(factory, command.id)));
   });
 }
 

@@ -1,4 +1,5 @@
 import type { ChordText } from '../chord/chord';
+import type { Row } from '../keymap/keymap';
 import type { Change, Ticket } from '../keymap/ticket';
 import type { CommandId, Program } from '../program/program';
 import type { Reading } from '../reading/readCommandList';
@@ -13,6 +14,7 @@ export type DraftState = {
   readonly owner: string;
   readonly factory: boolean;
   readonly unnamed: boolean;
+  readonly locked: boolean;
   readonly revision: number;
   /** How many tickets of the tape are applied. */
   readonly cursor: number;
@@ -27,7 +29,8 @@ export type KeymapView = {
   readonly programSlug: string;
   readonly program: Program;
   readonly draft: DraftState;
-  readonly bindings: readonly (readonly [CommandId, ChordText])[];
+  readonly bindings: readonly Row[];
+  readonly spares: readonly CommandId[];
   readonly toKept: readonly Change[];
   readonly toFactory: readonly Change[];
   readonly tape: readonly Ticket[];
@@ -41,6 +44,7 @@ export type KeymapSummary = {
   readonly owner: string;
   readonly factory: boolean;
   readonly unnamed: boolean;
+  readonly locked: boolean;
   readonly putAway: boolean;
   readonly lastUsed: string | null;
   readonly bindings: number;
@@ -57,6 +61,26 @@ export type ProgramSummary = {
   readonly commands: number;
   readonly putAway: boolean;
   readonly keymaps: readonly KeymapSummary[];
+};
+
+/** A kept version of a keymap, with what it changed from the one kept before it. */
+export type KeptVersion = {
+  readonly number: number;
+  readonly keptAt: string;
+  readonly bindings: number;
+  readonly changes: readonly Change[];
+  /** What would lead from the draft as it stands to this version. */
+  readonly toHere: readonly Change[];
+};
+
+/** What a program says of itself, as its own screen shows it. */
+export type ProgramView = {
+  readonly slug: string;
+  readonly revision: number;
+  readonly program: Program;
+  /** How many keys each command came with; those can't be taken from the list. */
+  readonly factoryKeys: Readonly<Record<CommandId, readonly ChordText[]>>;
+  readonly lastStep: string | null;
 };
 
 /** A keymap that can be switched to, by its address. */

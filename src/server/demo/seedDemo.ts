@@ -3,8 +3,8 @@ import { join } from 'node:path';
 import { choices } from '../../core/clash/choices';
 import { buildClashIndex, programFacts } from '../../core/clash/clashIndex';
 import { verdict } from '../../core/clash/verdict';
-import { placeOf } from '../../core/keyboard/placeOf';
-import { usKeyboard } from '../../core/keyboard/usKeyboard';
+import { DEFAULT_KEYBOARD } from '../../core/keyboard/usKeyboard';
+import { whereOf } from '../../core/keyboard/where';
 import { findKeymap, keymapById, loadBindings } from '../repositories/keymaps';
 import { findProgram, listPrograms, loadProgram } from '../repositories/programs';
 import { bringIn, readProgramFile } from '../useCases/bringIn';
@@ -30,13 +30,13 @@ async function takeSteps({ program: programSlug, keymap: keymapSlug, steps }: Dr
   const { id, version_id } = await findKeymap(programRow.id, keymapSlug);
   const { program } = await loadProgram(programRow, version_id);
   const facts = programFacts(program);
-  const place = placeOf(usKeyboard);
+  const where = whereOf(DEFAULT_KEYBOARD);
   for (const step of steps) {
     const keymap = await loadBindings(id);
     const command = facts.commands.get(step.command);
     if (!command) throw new Error(`The demo has no command “${step.command}”.`);
-    const said = verdict(buildClashIndex(facts, keymap, place), command, step.chord, place);
-    const choice = choices(facts, keymap, command, step.chord, said, false).at(-1);
+    const index = buildClashIndex(facts, keymap, where.place);
+    const choice = choices(index, where, command, verdict(index, where, command, step.chord), false).at(-1);
     if (!choice) throw new Error(`The demo can't give ${step.chord} to “${step.command}”.`);
     await editKeymap(id, (await keymapById(id)).revision, choice.ticket);
   }

@@ -1,5 +1,6 @@
 import type { Sequelize, Transaction } from 'sequelize';
 import { firstTables } from './001-first-tables';
+import { marksAndRules } from './002-marks-and-rules';
 
 /** One step of the database's shape. Never edited once released; a new step is added at the end instead. */
 export type Migration = {
@@ -7,4 +8,4 @@ export type Migration = {
   readonly up: (sequelize: Sequelize, transaction: Transaction) => Promise<void>;
 };
 
-export const migrations: readonly Migration[] = [firstTables];
+export const migrations: readonly Migration[] = [firstTables, marksAndRules];

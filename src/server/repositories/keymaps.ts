@@ -1,5 +1,5 @@
 import type { Transaction } from 'sequelize';
-import { type Binding, type Keymap, keymapOf, rowsOf } from '../../core/keymap/keymap';
+import { type Binding, type Keymap, keymapOf, type Row, rowsOf } from '../../core/keymap/keymap';
 import type { Change, Ticket } from '../../core/keymap/ticket';
 import { slugs } from '../../core/text/slug';
 import { Problem } from '../problem';
@@ -14,6 +14,8 @@ export type KeymapRow = {
   owner: string;
   factory: 0 | 1;
   unnamed: 0 | 1;
+  /** A locked keymap takes no edits until it is unlocked. */
+  locked: 0 | 1;
   /** Counts every change of the draft; an edit names the one it was made on. */
   revision: number;
   /** How many tickets of the tape are applied; the ones after it have been undone. */
@@ -62,35 +64,68 @@ export async function factoryRow(versionId: number, transaction?: Transaction): 
 
 /** What the draft of a keymap holds now; for the factory keymap, what it always holds. */
 export async function loadBindings(keymapId: number, transaction?: Transaction): Promise<Keymap> {
-  const rows = await select<{ command: string; chord: string }>(
-    'SELECT command, chord FROM bindings WHERE keymap_id = :keymapId ORDER BY id',
+  const rows = await select<{ command: string; chord: string; keeper: 0 | 1; hook: string }>(
+    'SELECT command, chord, keeper, hook FROM bindings WHERE keymap_id = :keymapId ORDER BY id',
     { keymapId },
     transaction,
   );
-  return keymapOf(rows.map((row) => [row.command, row.chord] as const));
+  const spares = await select<{ command: string }>(
+    'SELECT command FROM spares WHERE keymap_id = :keymapId ORDER BY id',
+    { keymapId },
+    transaction,
+  );
+  return keymapOf(
+    rows.map((row): Row => [row.command, row.chord, row.keeper === 1, row.hook]),
+    spares.map((row) => row.command),
+  );
 }
 
-export type Kept = { readonly number: number; readonly keymap: Keymap; readonly cursor: number | null };
+export type Kept = {
+  readonly number: number;
+  readonly keymap: Keymap;
+  readonly cursor: number | null;
+  readonly keptAt: string;
+};
+type RevisionRow = { number: number; bindings: string; spares: string; cursor: number | null; kept_at: string };
+
+function keptOf(row: RevisionRow): Kept {
+  const keymap = keymapOf(JSON.parse(row.bindings) as Row[], JSON.parse(row.spares) as string[]);
+  return { number: row.number, keymap, cursor: row.cursor, keptAt: row.kept_at };
+}
+
+/** Every kept version of a keymap, the newest first. */
+export async function listKept(keymapId: number, transaction?: Transaction): Promise<Kept[]> {
+  const rows = await select<RevisionRow>(
+    'SELECT number, bindings, spares, cursor, kept_at FROM revisions WHERE keymap_id = :keymapId ORDER BY number DESC',
+    { keymapId },
+    transaction,
+  );
+  return rows.map(keptOf);
+}
 
 /** The last kept version; `cursor` is where on the tape it was kept, if the tape still leads there. */
 export async function loadKept(keymapId: number, transaction?: Transaction): Promise<Kept> {
-  const [row] = await select<{ number: number; bindings: string; cursor: number | null }>(
-    'SELECT number, bindings, cursor FROM revisions WHERE keymap_id = :keymapId ORDER BY number DESC LIMIT 1',
+  const [row] = await select<RevisionRow>(
+    'SELECT number, bindings, spares, cursor, kept_at FROM revisions WHERE keymap_id = :keymapId ORDER BY number DESC LIMIT 1',
     { keymapId },
     transaction,
   );
   if (!row) throw new Problem('not found', 'This keymap has never been kept.');
-  return { number: row.number, keymap: keymapOf(JSON.parse(row.bindings) as [string, string][]), cursor: row.cursor };
+  return keptOf(row);
 }
 
 /** The whole tape, applied tickets and undone ones. */
 export async function loadTape(keymapId: number, transaction?: Transaction): Promise<Ticket[]> {
-  const rows = await select<{ title: string; changes: string }>(
-    'SELECT title, changes FROM tickets WHERE keymap_id = :keymapId ORDER BY position',
+  const rows = await select<{ title: string; changes: string; pulled: string | null }>(
+    'SELECT title, changes, pulled FROM tickets WHERE keymap_id = :keymapId ORDER BY position',
     { keymapId },
     transaction,
   );
-  return rows.map((row) => ({ title: row.title, changes: JSON.parse(row.changes) as Change[] }));
+  return rows.map((row) => ({
+    title: row.title,
+    changes: JSON.parse(row.changes) as Change[],
+    ...(row.pulled === null ? {} : { pulled: JSON.parse(row.pulled) as number[] }),
+  }));
 }
 
 export type NewKeymap = {
@@ -118,6 +153,7 @@ export async function insertKeymap(given: NewKeymap, now: string, transaction: T
       owner: given.owner,
       factory: given.factory ? 1 : 0,
       unnamed: given.unnamed ? 1 : 0,
+      locked: 0,
       revision: 1,
       cursor: given.tape?.length ?? 0,
       put_away_at: null,
@@ -126,17 +162,14 @@ export async function insertKeymap(given: NewKeymap, now: string, transaction: T
     },
     transaction,
   );
-  const rows = [...given.keymap].flatMap(([command, bindings]) =>
-    bindings.map(({ chord }, position) => ({ keymap_id: id, command, chord, position })),
-  );
+  const rows = [...given.keymap.bindings].flatMap(([command, bindings]) => bindingRows(id, command, bindings));
   await insertMany('bindings', rows, transaction);
-  const tickets = (given.tape ?? []).map((one, i) => ({
-    keymap_id: id,
-    position: i + 1,
-    title: one.title,
-    changes: JSON.stringify(one.changes),
-    created_at: now,
-  }));
+  await insertMany(
+    'spares',
+    [...given.keymap.spares].map((command) => ({ keymap_id: id, command })),
+    transaction,
+  );
+  const tickets = (given.tape ?? []).map((one, i) => ticketRow(id, i + 1, one, now));
   await insertMany('tickets', tickets, transaction);
   await insertRevision(id, given.keymap, tickets.length, now, transaction);
   return keymapById(id, transaction);
@@ -157,9 +190,9 @@ export async function insertRevision(
   transaction: Transaction,
 ): Promise<void> {
   await change(
-    `INSERT INTO revisions (keymap_id, number, bindings, cursor, kept_at)
-     SELECT :keymapId, coalesce(max(number), 0) + 1, :bindings, :cursor, :now FROM revisions WHERE keymap_id = :keymapId`,
-    { keymapId, bindings: JSON.stringify(rowsOf(keymap)), cursor, now },
+    `INSERT INTO revisions (keymap_id, number, bindings, spares, cursor, kept_at)
+     SELECT :keymapId, coalesce(max(number), 0) + 1, :bindings, :spares, :cursor, :now FROM revisions WHERE keymap_id = :keymapId`,
+    { keymapId, bindings: JSON.stringify(rowsOf(keymap)), spares: JSON.stringify([...keymap.spares]), cursor, now },
     transaction,
   );
 }
@@ -196,19 +229,36 @@ export async function writeChanges(
   changes: readonly Change[],
   transaction: Transaction,
 ): Promise<void> {
-  for (const { command, after } of changes) {
+  for (const { command, after, spare } of changes) {
     await change(
       'DELETE FROM bindings WHERE keymap_id = :keymapId AND command = :command',
       { keymapId, command },
       transaction,
     );
-    await insertMany(
-      'bindings',
-      after.map(({ chord }: Binding, position) => ({ keymap_id: keymapId, command, chord, position })),
-      transaction,
-    );
+    await insertMany('bindings', bindingRows(keymapId, command, after), transaction);
+    if (spare?.[1]) await insertMany('spares', [{ keymap_id: keymapId, command }], transaction);
+    else if (spare)
+      await change(
+        'DELETE FROM spares WHERE keymap_id = :keymapId AND command = :command',
+        { keymapId, command },
+        transaction,
+      );
   }
 }
+
+const bindingRows = (keymapId: number, command: string, bindings: readonly Binding[]) =>
+  bindings.map(({ chord, keeper, hook }, position) => {
+    return { keymap_id: keymapId, command, chord, keeper: keeper ? 1 : 0, hook: hook ?? '', position };
+  });
+
+const ticketRow = (keymapId: number, position: number, ticket: Ticket, now: string) => ({
+  keymap_id: keymapId,
+  position,
+  title: ticket.title,
+  changes: JSON.stringify(ticket.changes),
+  pulled: ticket.pulled ? JSON.stringify(ticket.pulled) : null,
+  created_at: now,
+});
 
 /** Puts a ticket on the tape after the applied ones; undone tickets beyond it fall off. */
 export async function appendTicket(
@@ -228,17 +278,7 @@ export async function appendTicket(
     { keymapId, position },
     transaction,
   );
-  await insert(
-    'tickets',
-    {
-      keymap_id: keymapId,
-      position: position + 1,
-      title: ticket.title,
-      changes: JSON.stringify(ticket.changes),
-      created_at: now,
-    },
-    transaction,
-  );
+  await insert('tickets', ticketRow(keymapId, position + 1, ticket, now), transaction);
 }
 
 /** Renames a keymap, changes whose it is, puts it away or back, notes that it was used. */
@@ -249,6 +289,7 @@ export async function updateKeymap(
     slug?: string;
     owner?: string;
     unnamed?: 0 | 1;
+    locked?: 0 | 1;
     put_away_at?: string | null;
     last_used_at?: string;
   },

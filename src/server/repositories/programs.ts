@@ -1,5 +1,12 @@
 import type { Transaction } from 'sequelize';
-import type { Command, Context, Kind, Program, Rules } from '../../core/program/program';
+import {
+  type Command,
+  type Context,
+  DEFAULT_RULES,
+  type Kind,
+  type Program,
+  type Rules,
+} from '../../core/program/program';
 import { slugs } from '../../core/text/slug';
 import { Problem } from '../problem';
 import { change, insert, insertMany, select } from './rows';
@@ -9,6 +16,8 @@ export type StoredProgram = {
   readonly id: number;
   readonly slug: string;
   readonly versionId: number;
+  /** Counts every change of what the program says of itself. */
+  readonly revision: number;
   readonly program: Program;
 };
 
@@ -25,7 +34,7 @@ export async function findProgram(slug: string, transaction?: Transaction): Prom
   return row;
 }
 
-type VersionRow = { id: number; label: string; contexts: string; rules: string };
+type VersionRow = { id: number; label: string; contexts: string; rules: string; revision: number };
 type CommandRow = { command: string; name: string; kind: Kind; path: string; context: string };
 
 /** A version of a program with all its commands in the program's own order. */
@@ -49,7 +58,7 @@ export async function loadProgram(
     name: row.name,
     version: version.label,
     contexts: JSON.parse(version.contexts) as Context[],
-    rules: JSON.parse(version.rules) as Rules,
+    rules: { ...DEFAULT_RULES, ...(JSON.parse(version.rules) as Partial<Rules>) },
     commands: commands.map(
       (one): Command => ({
         id: one.command,
@@ -60,7 +69,7 @@ export async function loadProgram(
       }),
     ),
   };
-  return { id: row.id, slug: row.slug, versionId, program };
+  return { id: row.id, slug: row.slug, versionId, revision: version.revision, program };
 }
 
 /** Stores a new program with its first version; the address is made from its name. */
@@ -83,7 +92,16 @@ export async function insertProgram(
     },
     transaction,
   );
-  const rows = program.commands.map((one, position) => ({
+  await insertCommands(versionId, program.commands, transaction);
+  return { id, slug, versionId };
+}
+
+async function insertCommands(
+  versionId: number,
+  commands: readonly Command[],
+  transaction: Transaction,
+): Promise<void> {
+  const rows = commands.map((one, position) => ({
     version_id: versionId,
     command: one.id,
     name: one.name,
@@ -93,7 +111,63 @@ export async function insertProgram(
     position,
   }));
   await insertMany('commands', rows, transaction);
-  return { id, slug, versionId };
+}
+
+/** Writes what a program says of itself: contexts, rules, commands in their order. */
+export async function writeFacts(
+  versionId: number,
+  { contexts, rules, commands }: Pick<Program, 'contexts' | 'rules' | 'commands'>,
+  transaction: Transaction,
+): Promise<void> {
+  await change(
+    'UPDATE versions SET contexts = :contexts, rules = :rules, revision = revision + 1 WHERE id = :versionId',
+    { versionId, contexts: JSON.stringify(contexts), rules: JSON.stringify(rules) },
+    transaction,
+  );
+  await change('DELETE FROM commands WHERE version_id = :versionId', { versionId }, transaction);
+  await insertCommands(versionId, commands, transaction);
+}
+
+export type ProgramStep = {
+  readonly number: number;
+  readonly title: string;
+  readonly before: string;
+  readonly after: string;
+};
+
+/** The last step in what a program says of itself that is not undone, if any. */
+export async function lastStep(versionId: number, transaction?: Transaction): Promise<ProgramStep | null> {
+  const [row] = await select<ProgramStep>(
+    'SELECT number, title, before, after FROM program_steps WHERE version_id = :versionId AND undone = 0 ORDER BY number DESC LIMIT 1',
+    { versionId },
+    transaction,
+  );
+  return row ?? null;
+}
+
+/** Notes a step with what stood before and after it; undone steps beyond it fall off. */
+export async function appendStep(
+  versionId: number,
+  step: Omit<ProgramStep, 'number'>,
+  now: string,
+  transaction: Transaction,
+): Promise<void> {
+  await change('DELETE FROM program_steps WHERE version_id = :versionId AND undone = 1', { versionId }, transaction);
+  await change(
+    `INSERT INTO program_steps (version_id, number, title, before, after, made_at)
+     SELECT :versionId, coalesce(max(number), 0) + 1, :title, :before, :after, :now FROM program_steps WHERE version_id = :versionId`,
+    { versionId, now, ...step },
+    transaction,
+  );
+}
+
+/** Marks a step as undone. */
+export async function undoStep(versionId: number, number: number, transaction: Transaction): Promise<void> {
+  await change(
+    'UPDATE program_steps SET undone = 1 WHERE version_id = :versionId AND number = :number',
+    { versionId, number },
+    transaction,
+  );
 }
 
 /** Renames a program or puts it away or back; its address stays. */

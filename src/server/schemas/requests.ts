@@ -1,8 +1,12 @@
 import Joi from 'joi';
+import { DESKTOPS } from '../../core/desktop/desktopKeys';
+import { SHAPES, SIZES } from '../../core/keyboard/keyboard';
+import { LAYOUTS } from '../../core/keyboard/layouts';
 import type { Ticket } from '../../core/keymap/ticket';
+import type { Program } from '../../core/program/program';
 import { LAMPS, SCREEN_NOTATIONS, type Settings, TEXT_SIZES } from '../../core/settings/settings';
 import { Problem } from '../problem';
-import { check, keymapName, owner, revision, ticket } from './schemas';
+import { check, keymapName, owner, programFacts, revision, ticket } from './schemas';
 
 /** The bodies our routes take. */
 type Body = unknown;
@@ -39,8 +43,19 @@ export const duplicateBody = (body: Body) =>
   );
 
 export const changeBody = (body: Body) =>
-  check<{ name?: string; owner?: string; putAway?: boolean }>(
-    Joi.object({ name: keymapName, owner, putAway: Joi.boolean() }).min(1),
+  check<{ name?: string; owner?: string; putAway?: boolean; locked?: boolean }>(
+    Joi.object({ name: keymapName, owner, putAway: Joi.boolean(), locked: Joi.boolean() }).min(1),
+    body,
+    'This change',
+  );
+
+export const factsBody = (body: Body) =>
+  check<{ revision: number; title: string; facts: Pick<Program, 'contexts' | 'rules' | 'commands'> }>(
+    Joi.object({
+      revision: revision.required(),
+      title: Joi.string().trim().min(1).max(200).required(),
+      facts: programFacts.required(),
+    }),
     body,
     'This change',
   );
@@ -51,6 +66,10 @@ export const settingsBody = (body: Body) =>
       lamp: Joi.string().valid(...LAMPS),
       textSize: Joi.string().valid(...TEXT_SIZES),
       notation: Joi.string().valid(...SCREEN_NOTATIONS),
+      desktop: Joi.string().valid(...DESKTOPS),
+      shape: Joi.string().valid(...SHAPES),
+      size: Joi.string().valid(...SIZES),
+      layout: Joi.string().valid(...LAYOUTS.map((one) => one.id)),
     }).min(1),
     body,
     'This setting',

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { parseCanonical } from '../../core/chord/parseChord';
-import { KINDS } from '../../core/program/program';
+import { FORMS, KINDS } from '../../core/program/program';
 import { ROLES } from '../../core/reading/columnRoles';
 import { Problem } from '../problem';
 
@@ -15,19 +15,84 @@ export const keymapName = name.label('The name');
 export const owner = Joi.string().trim().max(80).allow('');
 export const revision = Joi.number().integer().min(1);
 const commandId = Joi.string().min(1).max(200);
+const hook = Joi.string().trim().min(1).max(120);
 const bindings = Joi.array()
-  .items(Joi.object({ chord: chord.required() }))
+  .items(Joi.object({ chord: chord.required(), keeper: Joi.valid(true), hook }))
   .max(20)
   .unique('chord');
 
 export const ticket = Joi.object({
   title: Joi.string().min(1).max(200).required(),
   changes: Joi.array()
-    .items(Joi.object({ command: commandId.required(), before: bindings.required(), after: bindings.required() }))
+    .items(
+      Joi.object({
+        command: commandId.required(),
+        before: bindings.required(),
+        after: bindings.required(),
+        spare: Joi.array().ordered(Joi.boolean().required(), Joi.boolean().required()),
+      }),
+    )
     .min(1)
     .max(20_000)
     .unique('command')
     .required(),
+  pulled: Joi.array().items(Joi.number().integer().min(1)).min(1).max(20_000).unique(),
+});
+
+/** One binding in our own file: keys alone, or with their marks. */
+const fileBindings = Joi.array()
+  .items(chord, Joi.object({ keys: chord.required(), keeper: Joi.boolean(), hook }))
+  .max(20)
+  .unique((a, b) => (a.keys ?? a) === (b.keys ?? b));
+
+const contexts = Joi.array()
+  .items(Joi.object({ id: commandId.required(), name: name.required(), parent: commandId.allow(null).required() }))
+  .min(1)
+  .max(200)
+  .unique('id');
+const rules = {
+  turns: Joi.array().items(Joi.array().items(name).min(1).max(8)).max(100),
+  fixed: Joi.array()
+    .items(Joi.object({ chord: chord.required(), why: Joi.string().trim().min(1).max(200).required() }))
+    .max(500)
+    .unique('chord'),
+  shadow: Joi.boolean(),
+  sequences: Joi.boolean(),
+  forms: Joi.object(
+    Object.fromEntries(
+      KINDS.map((kind) => [
+        kind,
+        Joi.array()
+          .items(Joi.string().valid(...FORMS))
+          .unique()
+          .required(),
+      ]),
+    ),
+  ),
+  menuLetters: Joi.object().pattern(
+    name,
+    Joi.string()
+      .pattern(/^[\p{L}\p{N}]$/u)
+      .uppercase(),
+  ),
+};
+const command = {
+  id: commandId.required(),
+  name: name.required(),
+  kind: Joi.string()
+    .valid(...KINDS)
+    .required(),
+  path: Joi.array().items(name).max(8).required(),
+  context: commandId.required(),
+};
+
+/** What a program says of itself: all of it, as the screen for it sends it. */
+export const programFacts = Joi.object({
+  contexts: contexts.required(),
+  rules: Joi.object(
+    Object.fromEntries(Object.entries(rules).map(([key, value]) => [key, value.required()])),
+  ).required(),
+  commands: Joi.array().items(Joi.object(command)).min(1).max(20_000).unique('id').required(),
 });
 
 export const columnRoles = Joi.array()
@@ -46,32 +111,10 @@ export const programFile = Joi.object({
   program: Joi.object({
     name: name.required(),
     version: Joi.string().trim().min(1).max(40).required(),
-    contexts: Joi.array()
-      .items(Joi.object({ id: commandId.required(), name: name.required(), parent: commandId.allow(null).required() }))
-      .min(1)
-      .max(200)
-      .unique('id')
-      .required(),
-    rules: Joi.object({
-      turns: Joi.array().items(Joi.array().items(name).min(1).max(8)).max(100).required(),
-      fixed: Joi.array()
-        .items(Joi.object({ chord: chord.required(), why: Joi.string().min(1).max(200).required() }))
-        .max(500)
-        .required(),
-    }).required(),
+    contexts: contexts.required(),
+    rules: Joi.object(rules).required(),
     commands: Joi.array()
-      .items(
-        Joi.object({
-          id: commandId.required(),
-          name: name.required(),
-          kind: Joi.string()
-            .valid(...KINDS)
-            .required(),
-          path: Joi.array().items(name).max(8).required(),
-          context: commandId.required(),
-          keys: Joi.array().items(chord).max(20).unique(),
-        }),
-      )
+      .items(Joi.object({ ...command, keys: fileBindings }))
       .min(1)
       .max(20_000)
       .unique('id')
@@ -82,7 +125,8 @@ export const programFile = Joi.object({
       Joi.object({
         name: name.required(),
         owner: owner.required(),
-        bindings: Joi.object().pattern(commandId, Joi.array().items(chord).max(20).unique()).required(),
+        bindings: Joi.object().pattern(commandId, fileBindings).required(),
+        spares: Joi.array().items(commandId).max(20_000).unique(),
       }),
     )
     .max(200)

@@ -1,6 +1,6 @@
 import * as fontkit from 'fontkit';
 import { describe, expect, it } from 'vitest';
-import { keymapOf } from '../../core/keymap/keymap';
+import { EMPTY_KEYMAP, keymapOf } from '../../core/keymap/keymap';
 import { layOutSheet } from '../../core/sheet/layOutSheet';
 import { FACES } from '../../core/sheet/measure';
 import metrics from '../../core/sheet/metrics.json';
@@ -43,7 +43,7 @@ describe('a sheet as PDF', () => {
       ['trim', 'Mod+-'],
       ['clone', '⌘'],
     ]),
-    factory: new Map(),
+    factory: EMPTY_KEYMAP,
     contents: 'all',
     notation: 'symbols',
     footer: 'Retoucher',

@@ -1,6 +1,9 @@
 import type { Transaction } from 'sequelize';
 import { compareKeymaps } from '../../core/keymap/compareKeymaps';
+import { holds } from '../../core/keymap/keymap';
 import { applyTicket, type Change, invertTicket, type Ticket, TicketMismatch } from '../../core/keymap/ticket';
+import { formOf } from '../../core/program/formOf';
+import { DEFAULT_RULES, type Kind, type Rules } from '../../core/program/program';
 import type { DraftState } from '../../core/view/views';
 import { inTransaction } from '../database';
 import { Problem } from '../problem';
@@ -29,6 +32,7 @@ export function draftState(row: KeymapRow, keptCursor: number | null, changes: r
     owner: row.owner,
     factory: row.factory === 1,
     unnamed: row.unnamed === 1,
+    locked: row.locked === 1,
     revision: row.revision,
     cursor: row.cursor,
     keptCursor,
@@ -45,6 +49,8 @@ async function stateNow(id: number, changes: readonly Change[], transaction: Tra
 }
 
 function mustBe(row: KeymapRow, revision: number): void {
+  if (row.locked === 1)
+    throw new Problem('not allowed', `“${row.name}” is locked. Unlock it first, or keep your changes as a new keymap.`);
   if (row.revision !== revision) {
     throw new Problem(
       'changed elsewhere',
@@ -91,25 +97,33 @@ export function editKeymap(id: number, revision: number, ticket: Ticket): Promis
 }
 
 async function refuseUnknown(row: KeymapRow, ticket: Ticket, transaction: Transaction): Promise<void> {
-  const known = new Set(
+  const known = new Map(
     (
-      await select<{ command: string }>(
-        'SELECT command FROM commands WHERE version_id = :id',
+      await select<{ command: string; kind: Kind }>(
+        'SELECT command, kind FROM commands WHERE version_id = :id',
         { id: row.version_id },
         transaction,
       )
-    ).map((one) => one.command),
+    ).map((one) => [one.command, one.kind]),
   );
   const [version] = await select<{ rules: string }>(
     'SELECT rules FROM versions WHERE id = :id',
     { id: row.version_id },
     transaction,
   );
-  const fixed = new Set(
-    (JSON.parse(version?.rules ?? '{"fixed":[]}') as { fixed: { chord: string }[] }).fixed.map((one) => one.chord),
-  );
+  const rules = { ...DEFAULT_RULES, ...(JSON.parse(version?.rules ?? '{}') as Partial<Rules>) };
+  const fixed = new Set(rules.fixed.map((one) => one.chord));
+  const factory = await loadBindings((await factoryRow(row.version_id, transaction)).id, transaction);
   for (const { command, before, after } of ticket.changes) {
-    if (!known.has(command)) throw new Problem('not valid', `This program has no command “${command}”.`);
+    const kind = known.get(command);
+    if (kind === undefined) throw new Problem('not valid', `This program has no command “${command}”.`);
+    const given = after.find(({ chord }) => {
+      // What it had, or came with, it may have again, whatever was said of the program since.
+      if (before.some((one) => one.chord === chord) || holds(factory, command, chord)) return false;
+      return (chord.includes(' ') && !rules.sequences) || !rules.forms[kind].includes(formOf(chord));
+    });
+    if (given)
+      throw new Problem('not allowed', `This program takes no such keys as ${given.chord} for this kind of command.`);
     const had = new Set(before.map((binding) => binding.chord));
     const has = new Set(after.map((binding) => binding.chord));
     const moved = [...had, ...has].find((chord) => fixed.has(chord) && had.has(chord) !== has.has(chord));
@@ -216,7 +230,10 @@ export function duplicateKeymap(id: number, name: string, owner: string): Promis
 }
 
 /** Renames a keymap, says whose it is, or puts it away or back. The factory keymap keeps its name and its place. */
-export function changeKeymap(id: number, wish: { name?: string; owner?: string; putAway?: boolean }): Promise<void> {
+export function changeKeymap(
+  id: number,
+  wish: { name?: string; owner?: string; putAway?: boolean; locked?: boolean },
+): Promise<void> {
   return inTransaction(async (transaction) => {
     const row = await keymapById(id, transaction);
     if (row.factory === 1)
@@ -226,6 +243,7 @@ export function changeKeymap(id: number, wish: { name?: string; owner?: string; 
       {
         ...(wish.name === undefined ? {} : { name: wish.name, unnamed: 0 as const }),
         ...(wish.owner === undefined ? {} : { owner: wish.owner }),
+        ...(wish.locked === undefined ? {} : { locked: wish.locked ? (1 as const) : (0 as const) }),
         ...(wish.putAway === undefined ? {} : { put_away_at: wish.putAway ? now() : null }),
       },
       transaction,

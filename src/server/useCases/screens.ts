@@ -1,12 +1,13 @@
 import { compareKeymaps } from '../../core/keymap/compareKeymaps';
-import { rowsOf } from '../../core/keymap/keymap';
-import type { KeymapLink, KeymapSummary, KeymapView, ProgramSummary } from '../../core/view/views';
+import { rowsOf, sameKeys } from '../../core/keymap/keymap';
+import type { KeptVersion, KeymapLink, KeymapSummary, KeymapView, ProgramSummary } from '../../core/view/views';
 import { inTransaction } from '../database';
 import { Problem } from '../problem';
 import {
   findKeymap,
   type KeymapRow,
   keymapById,
+  listKept,
   listKeymaps,
   loadBindings,
   loadKept,
@@ -44,7 +45,7 @@ export async function loadShelf(): Promise<ProgramSummary[]> {
 async function keymapSummary(row: KeymapRow): Promise<KeymapSummary> {
   const keymap = await loadBindings(row.id);
   const factory = await factoryOf(row);
-  const yours = compareKeymaps(factory, keymap);
+  const yours = compareKeymaps(factory, keymap).filter((change) => !sameKeys(change.before, change.after));
   const kept = await loadKept(row.id);
   const mine = new Set(
     yours.flatMap((change) =>
@@ -59,6 +60,7 @@ async function keymapSummary(row: KeymapRow): Promise<KeymapSummary> {
     owner: row.owner,
     factory: row.factory === 1,
     unnamed: row.unnamed === 1,
+    locked: row.locked === 1,
     putAway: row.put_away_at !== null,
     lastUsed: row.last_used_at,
     bindings: rowsOf(keymap).length,
@@ -112,10 +114,25 @@ async function viewOf(programRow: ProgramRow, row: KeymapRow): Promise<KeymapVie
     program,
     draft: draftState(row, kept.cursor, []),
     bindings: rowsOf(keymap),
+    spares: [...keymap.spares],
     toKept: compareKeymaps(keymap, kept.keymap),
     toFactory: compareKeymaps(keymap, factory),
     tape,
   };
+}
+
+/** Every kept version of a keymap, the newest first, with what each changed. */
+export async function loadHistory(id: number): Promise<KeptVersion[]> {
+  await keymapById(id);
+  const now = await loadBindings(id);
+  const kept = await listKept(id);
+  return kept.map((one, i) => ({
+    number: one.number,
+    keptAt: one.keptAt,
+    bindings: rowsOf(one.keymap).length,
+    changes: compareKeymaps(kept[i + 1]?.keymap ?? one.keymap, one.keymap),
+    toHere: compareKeymaps(now, one.keymap),
+  }));
 }
 
 /** Notes that a keymap was opened, so that the next start begins there. */

@@ -1,7 +1,6 @@
 import Joi from 'joi';
 import { NOTATIONS, type Notation } from '../../core/chord/writeChord';
-import { keymapOf } from '../../core/keymap/keymap';
-import { applyTicket } from '../../core/keymap/ticket';
+import { draftOf } from '../../core/keymap/draft';
 import { layOutSheet } from '../../core/sheet/layOutSheet';
 import { PAPERS, type Paper, WAYS, type Way } from '../../core/sheet/sheet';
 import { CONTENTS, type Contents, sheetContents } from '../../core/sheet/sheetContents';
@@ -47,8 +46,7 @@ export function sheetOptions(query: unknown): Options {
 export async function sheetPdf(query: unknown): Promise<{ name: string; bytes: Buffer }> {
   const given = check<Wish>(wish, query, 'This sheet');
   const view = await loadKeymapView(given.program, given.keymap);
-  const keymap = keymapOf(view.bindings);
-  const factory = applyTicket(keymap, { title: '', changes: view.toFactory });
+  const { keymap, factory } = draftOf(view);
   const contents = sheetContents({
     program: view.program,
     keymapName: view.draft.name,

@@ -1,45 +1,41 @@
 'use client';
 
 import Button from '@mui/material/Button';
-import { type KeyboardEvent, type RefObject, useState } from 'react';
-import { type ChordText, canonicalText } from '@/core/chord/chord';
-import { parseCanonical, parseChord } from '@/core/chord/parseChord';
-import { writeChord } from '@/core/chord/writeChord';
+import { type RefObject, useState } from 'react';
+import type { ChordText } from '@/core/chord/chord';
 import type { Choice } from '@/core/clash/choices';
-import { chordOfEvent } from '@/core/keyboard/chordOfEvent';
-import { usKeyboard } from '@/core/keyboard/usKeyboard';
+import type { FreeChord } from '@/core/clash/freeNear';
+import type { Judged } from '@/core/clash/judge';
 import type { Binding } from '@/core/keymap/keymap';
 import { type Command, pathText } from '@/core/program/program';
-import type { Sentence } from '@/core/text/sentence';
+import { type Action, ActionsMenu } from '../parts/ActionsMenu';
 import { KeyCaps } from '../parts/KeyCaps';
+import { Pin } from '../parts/Pin';
 import { SentenceView } from '../parts/SentenceView';
-import { useSettings } from '../shell/SettingsContext';
 import styles from './board.module.css';
-import { Mark, type MarkState } from './Mark';
-
-export type Judged = {
-  readonly chord: ChordText;
-  readonly mark: MarkState;
-  readonly sentence: Sentence;
-  readonly choices: readonly Choice[];
-  readonly holder: Command | null;
-};
+import { Capture, spoken } from './Capture';
+import { Mark, markOf } from './Mark';
 
 type Props = {
   readonly command: Command | null;
   readonly contextName: string;
   readonly bindings: readonly Binding[];
   readonly factory: readonly Binding[];
+  readonly spare: boolean;
   readonly isFixed: (chord: ChordText) => boolean;
   readonly judged: Judged | null;
+  readonly near: readonly FreeChord[];
   readonly keepOwn: boolean;
   /** Said when the bench has moved here because this command lost its keys. */
   readonly loss: { readonly to: string; readonly back: string } | null;
+  readonly neighbors: { readonly before: Command | null; readonly after: Command | null };
+  readonly actions: readonly Action[];
   readonly captureRef: RefObject<HTMLInputElement | null>;
   readonly onPropose: (chord: ChordText | null) => void;
   readonly onKeepOwn: (keep: boolean) => void;
   readonly onChoose: (choice: Choice) => void;
   readonly onRemove: (chord: ChordText) => void;
+  readonly onMark: (chord: ChordText, marks: { keeper?: boolean; hook?: string }) => void;
   readonly onGoTo: (command: Command) => void;
   readonly onSkip: () => void;
   readonly onLeave: () => void;
@@ -47,7 +43,7 @@ type Props = {
 
 /** One command: where it lives, its keys, new ones pressed or typed, what they mean, and the ways to go on. */
 export function Bench(props: Props) {
-  const { command, bindings, judged } = props;
+  const { command, judged } = props;
   if (!command) {
     return (
       <section className={`card ${styles.bench}`} aria-label="Bench">
@@ -55,47 +51,10 @@ export function Bench(props: Props) {
       </section>
     );
   }
-  const movedAway =
-    props.factory.length > 0 && !props.factory.every((one) => bindings.some((b) => b.chord === one.chord));
+  const [first] = judged?.choices ?? [];
   return (
     <section className={`card ${styles.bench}`} aria-label="Bench">
-      <div className={styles.about}>
-        <h2>{command.name}</h2>
-        <p className="soft">{pathText(command.path) || 'In no menu'}</p>
-        <p className={styles.now}>{bindings.length > 0 ? 'Now on' : 'Has no key now.'}</p>
-        <ul className={styles.own}>
-          {bindings.map(({ chord }) => (
-            <li key={chord}>
-              <KeyCaps chord={chord} />
-              {props.isFixed(chord) ? (
-                <span className="soft">fixed</span>
-              ) : (
-                <button
-                  type="button"
-                  className={styles.remove}
-                  aria-label={`Remove ${spoken(chord)}`}
-                  title="Remove these keys"
-                  onClick={() => props.onRemove(chord)}
-                >
-                  ×
-                </button>
-              )}
-            </li>
-          ))}
-        </ul>
-        <p className="soft">
-          {kindSentence(command, props.contextName)}
-          {movedAway && (
-            <>
-              {' '}
-              Factory:{' '}
-              {props.factory.map(({ chord }) => (
-                <KeyCaps key={chord} chord={chord} />
-              ))}
-            </>
-          )}
-        </p>
-      </div>
+      <About {...props} command={command} />
       <div className={styles.work}>
         {props.loss && (
           <p className={styles.loss}>
@@ -105,146 +64,246 @@ export function Bench(props: Props) {
             </button>
           </p>
         )}
-        <Capture {...props} command={command} />
-        <div className={styles.verdict} aria-live="polite" data-verdict={judged?.mark ?? 'none'}>
-          {judged && (
-            <>
-              <Mark state={judged.mark} />
+        <Capture
+          name={command.name}
+          judged={judged}
+          captureRef={props.captureRef}
+          onPropose={props.onPropose}
+          onFirst={() => first && props.onChoose(first)}
+          onLeave={props.onLeave}
+        />
+        <div
+          className={styles.verdict}
+          aria-live="polite"
+          data-verdict={judged ? markOf(judged.weight, judged.sentences[0]?.kind ?? 'free') : 'none'}
+        >
+          {judged?.sentences.map(({ weight, kind, sentence }, i) => (
+            <div key={`${kind} ${i}`} className={styles.finding} data-kind={kind} data-further={i > 0 || undefined}>
+              <Mark state={markOf(weight, kind)} />
               <p>
-                <SentenceView sentence={judged.sentence} />
+                <SentenceView sentence={sentence} />
               </p>
-            </>
-          )}
+            </div>
+          ))}
         </div>
-        {judged && (
-          <div className={styles.choices}>
-            {judged.choices.map((choice, i) => (
-              <Button
-                key={choice.label}
-                variant={i === 0 ? 'contained' : 'outlined'}
-                onClick={() => props.onChoose(choice)}
-              >
-                {choice.label}
-              </Button>
+        {judged && <Choices {...props} judged={judged} />}
+        {props.near.length > 0 && (
+          <p className={styles.near}>
+            <span className="soft">Free close by:</span>
+            {props.near.map(({ chord, letter }) => (
+              <button key={chord} type="button" className={styles.suggestion} onClick={() => props.onPropose(chord)}>
+                <KeyCaps chord={chord} />
+                {letter !== null && <Reminder name={command.name} letter={letter} />}
+              </button>
             ))}
-            <Button variant="text" onClick={props.onLeave}>
-              {judged.choices.length > 0 ? 'Leave it' : 'Try other keys'}
-            </Button>
-            {judged.holder && (
-              <Button variant="text" onClick={() => judged.holder && props.onGoTo(judged.holder)}>
-                Go to {judged.holder.name}
-              </Button>
-            )}
-          </div>
-        )}
-        {judged && judged.choices.length > 0 && bindings.length > 0 && (
-          <label className={styles.also}>
-            <input
-              type="checkbox"
-              checked={props.keepOwn}
-              onChange={(event) => props.onKeepOwn(event.target.checked)}
-            />
-            Keep{' '}
-            {bindings.map(({ chord }) => (
-              <KeyCaps key={chord} chord={chord} />
-            ))}{' '}
-            as well
-          </label>
+          </p>
         )}
       </div>
     </section>
   );
 }
 
-/** The field that is pressed into, and the one that is typed into for keys that can't be pressed here. */
-function Capture({ command, judged, captureRef, onPropose, onChoose, onLeave }: Props & { command: Command }) {
-  const { platform, settings } = useSettings();
-  const [typing, setTyping] = useState(false);
-  const [typed, setTyped] = useState('');
-  const [problem, setProblem] = useState('');
-  const press = (event: KeyboardEvent) => {
-    const plain = !event.ctrlKey && !event.altKey && !event.metaKey && !event.shiftKey;
-    // Tab and Escape leave, so that a keyboard alone is never caught here; Enter takes what is offered first.
-    if (event.key === 'Tab' && !event.ctrlKey && !event.altKey && !event.metaKey) return;
-    if (event.key === 'Escape' && plain) return onLeave();
-    const [first] = judged?.choices ?? [];
-    if (event.key === 'Enter' && plain && first) {
-      event.preventDefault();
-      return onChoose(first);
-    }
-    const chord = chordOfEvent(event.nativeEvent, usKeyboard, platform);
-    if (!chord) return;
-    event.preventDefault();
-    event.stopPropagation();
-    onPropose(canonicalText(chord));
-  };
-  const type = (text: string) => {
-    setTyped(text);
-    if (text.trim() === '') return setProblem('');
-    const read = parseChord(text, settings.notation === 'windows' ? 'windows' : 'mac');
-    setProblem(read.ok ? '' : read.message);
-    onPropose(read.ok ? canonicalText(read.chord) : null);
-  };
-  const spokenChord = judged ? spoken(judged.chord) : '';
+/** The word of a name that a letter stands for: `L for Lift`. */
+function Reminder({ name, letter }: { name: string; letter: string }) {
+  const word = name.split(/\s+/).find((one) => one.toUpperCase().startsWith(letter)) ?? '';
   return (
-    <div className={styles.captureRow}>
-      <div className={styles.capture}>
-        <input
-          ref={captureRef}
-          readOnly
-          value={spokenChord}
-          aria-label={`Press the keys you want for ${command.name}`}
-          aria-describedby="capture-help"
-          onKeyDown={press}
-        />
-        <span className={styles.captured} aria-hidden="true">
-          {judged ? <KeyCaps chord={judged.chord} big /> : <span className="soft">Press keys…</span>}
-        </span>
+    <span>
+      {' '}
+      {letter} for {word}
+    </span>
+  );
+}
+
+function Choices({ judged, onChoose, onLeave, onGoTo }: Props & { judged: Judged }) {
+  const button = (choice: Choice, i: number) => (
+    <Button
+      key={choice.kind}
+      data-choice={choice.kind}
+      variant={i === 0 ? 'contained' : 'outlined'}
+      onClick={() => onChoose(choice)}
+    >
+      {choice.label}
+      {choice.keys !== undefined && (
+        <>
+          &nbsp;
+          <KeyCaps chord={choice.keys} />
+        </>
+      )}
+    </Button>
+  );
+  // The plain ways stand first with leaving it; those that name further keys follow in a row of their own.
+  const further = judged.choices.filter((choice, i) => i > 0 && choice.keys !== undefined);
+  return (
+    <>
+      <div className={styles.choices}>
+        {judged.choices.filter((choice) => !further.includes(choice)).map(button)}
+        <Button variant="text" onClick={onLeave}>
+          {judged.choices.length > 0 ? 'Leave it' : 'Try other keys'}
+        </Button>
+        {judged.holder && (
+          <Button variant="text" onClick={() => judged.holder && onGoTo(judged.holder)}>
+            Go to {judged.holder.name}
+          </Button>
+        )}
       </div>
-      {typing ? (
-        <div className={styles.typed}>
-          <label>
-            <span className="soft">Type them, for example Ctrl+W or hold Space</span>
-            <input
-              autoFocus
-              className={styles.typeField}
-              value={typed}
-              spellCheck={false}
-              aria-invalid={problem !== ''}
-              aria-describedby="type-problem"
-              onChange={(event) => type(event.target.value)}
-              onKeyDown={(event) => {
-                const [first] = judged?.choices ?? [];
-                if (event.key === 'Enter' && first) onChoose(first);
-                if (event.key === 'Escape') {
-                  setTyping(false);
-                  captureRef.current?.focus();
-                }
-              }}
-            />
-          </label>
-          <span id="type-problem" className={styles.problem} role="alert">
-            {problem}
+      {further.length > 0 && (
+        <div className={`${styles.choices} ${styles.further}`}>{further.map((choice) => button(choice, 1))}</div>
+      )}
+    </>
+  );
+}
+
+function About({
+  command,
+  contextName,
+  bindings,
+  factory,
+  spare,
+  actions,
+  neighbors,
+  ...rest
+}: Props & { command: Command }) {
+  const movedAway = factory.length > 0 && !factory.every((one) => bindings.some((b) => b.chord === one.chord));
+  return (
+    <div className={styles.about}>
+      <div className={styles.aboutHead}>
+        <h2>{command.name}</h2>
+        <ActionsMenu label={`More for ${command.name}`} actions={actions} />
+      </div>
+      <p className="soft">
+        {pathText(command.path) || 'In no menu'}
+        {spare && (
+          <span className={styles.spare}>
+            <Pin state="spare" /> spare
           </span>
-        </div>
-      ) : (
-        <p id="capture-help" className={styles.help}>
-          Press the keys you want. Enter takes the first choice, Esc leaves.
-          <br />
-          Can't press them here?{' '}
-          <button type="button" className={styles.inline} onClick={() => setTyping(true)}>
-            Type them
-          </button>{' '}
-          or click the keys below.
+        )}
+      </p>
+      <p className={styles.now}>{bindings.length > 0 ? 'Now on' : 'Has no key now.'}</p>
+      <ul className={styles.own}>
+        {bindings.map((binding) => (
+          <OwnKeys key={binding.chord} binding={binding} {...rest} />
+        ))}
+      </ul>
+      {rest.judged && rest.judged.choices.length > 0 && bindings.length > 0 && (
+        <label className={styles.also}>
+          <input type="checkbox" checked={rest.keepOwn} onChange={(event) => rest.onKeepOwn(event.target.checked)} />
+          {bindings.length === 1 ? 'Keeps these as well' : 'Keeps all of these as well'}
+        </label>
+      )}
+      <p className="soft">
+        {kindSentence(command, contextName)}
+        {movedAway && (
+          <>
+            {' '}
+            Factory:{' '}
+            {factory.map(({ chord }) => (
+              <KeyCaps key={chord} chord={chord} />
+            ))}
+          </>
+        )}
+      </p>
+      {(neighbors.before || neighbors.after) && (
+        <p className={styles.neighbors}>
+          {neighbors.before && (
+            <button
+              type="button"
+              className={styles.inline}
+              onClick={() => neighbors.before && rest.onGoTo(neighbors.before)}
+            >
+              <span aria-hidden="true">‹ </span>
+              <span className="hidden">Before it: </span>
+              {neighbors.before.name}
+            </button>
+          )}
+          {neighbors.after && (
+            <button
+              type="button"
+              className={styles.inline}
+              onClick={() => neighbors.after && rest.onGoTo(neighbors.after)}
+            >
+              <span className="hidden">After it: </span>
+              {neighbors.after.name}
+              <span aria-hidden="true"> ›</span>
+            </button>
+          )}
         </p>
       )}
     </div>
   );
 }
 
-function spoken(chord: ChordText): string {
-  const parsed = parseCanonical(chord);
-  return parsed ? writeChord(parsed, 'windows') : chord;
+/** One of the command's own keys: whether it is a keeper, its memory hook, and taking it away. */
+function OwnKeys({
+  binding: { chord, keeper, hook },
+  isFixed,
+  onMark,
+  onRemove,
+}: Pick<Props, 'isFixed' | 'onMark' | 'onRemove'> & { binding: Binding }) {
+  const [noting, setNoting] = useState(false);
+  if (isFixed(chord)) {
+    return (
+      <li>
+        <KeyCaps chord={chord} /> <span className="soft">fixed</span>
+      </li>
+    );
+  }
+  return (
+    <li className={styles.ownRow}>
+      <KeyCaps chord={chord} />
+      <button
+        type="button"
+        className={styles.tool}
+        aria-pressed={keeper ?? false}
+        aria-label={`Keeper: ${spoken(chord)}`}
+        title={keeper ? 'A keeper: taking these keys asks twice' : 'Make these keys a keeper'}
+        onClick={() => onMark(chord, { keeper: !keeper })}
+      >
+        <Pin state={keeper ? 'keeper' : 'factory'} size={13} />
+      </button>
+      <button
+        type="button"
+        className={styles.tool}
+        aria-label={`Memory hook for ${spoken(chord)}`}
+        title="Note what these keys remind of"
+        onClick={() => setNoting(!noting)}
+      >
+        <svg width="13" height="13" viewBox="0 0 13 13" aria-hidden="true">
+          <path d="M2 2h9v6.5L8 11H2zM4 5h5M4 7.5h3" fill="none" stroke="currentColor" strokeWidth="1.2" />
+        </svg>
+      </button>
+      <button
+        type="button"
+        className={styles.tool}
+        aria-label={`Remove ${spoken(chord)}`}
+        title="Remove these keys"
+        onClick={() => onRemove(chord)}
+      >
+        ×
+      </button>
+      {noting ? (
+        <input
+          autoFocus
+          className={styles.hookField}
+          aria-label={`Memory hook for ${spoken(chord)}`}
+          placeholder="S for sheet"
+          defaultValue={hook ?? ''}
+          maxLength={120}
+          onKeyDown={(event) => {
+            // Leaving the field is what stores the note.
+            if (event.key === 'Escape') event.currentTarget.value = hook ?? '';
+            if (event.key === 'Escape' || event.key === 'Enter') event.currentTarget.blur();
+          }}
+          onBlur={(event) => {
+            setNoting(false);
+            if (event.currentTarget.value.trim() !== (hook ?? ''))
+              onMark(chord, { hook: event.currentTarget.value.trim() });
+          }}
+        />
+      ) : (
+        hook !== undefined && <span className={styles.hook}>{hook}</span>
+      )}
+    </li>
+  );
 }
 
 const KIND_WORDS: Readonly<Record<Command['kind'], string>> = {

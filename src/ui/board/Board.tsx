@@ -1,24 +1,31 @@
 'use client';
 
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import type { ChordText } from '@/core/chord/chord';
 import { parseCanonical } from '@/core/chord/parseChord';
-import { type Choice, choices } from '@/core/clash/choices';
+import { backToFactory } from '@/core/clash/backToFactory';
+import type { Choice } from '@/core/clash/choices';
 import { buildClashIndex, programFacts } from '@/core/clash/clashIndex';
-import { describeVerdict } from '@/core/clash/describeVerdict';
-import { type Verdict, verdict } from '@/core/clash/verdict';
-import { placeOf } from '@/core/keyboard/placeOf';
-import { usKeyboard } from '@/core/keyboard/usKeyboard';
-import { dropKeys } from '@/core/keymap/changeKeys';
+import { freeNear } from '@/core/clash/freeNear';
+import { type Judged, judge } from '@/core/clash/judge';
+import { neighbors } from '@/core/finder/finderRows';
+import { dropKeys, markKeys, markSpare } from '@/core/keymap/changeKeys';
 import { bindingsOf } from '@/core/keymap/keymap';
+import { pullTicket, restingOn } from '@/core/keymap/pullTicket';
+import { trimTicket } from '@/core/keymap/ticket';
 import type { Command, CommandId } from '@/core/program/program';
+import { counted, listed } from '@/core/text/sentence';
 import type { KeymapLink, KeymapView } from '@/core/view/views';
-import { Bench, type Judged } from './Bench';
+import type { Action } from '../parts/ActionsMenu';
+import { ConfirmDialog, type Question } from '../parts/ConfirmDialog';
+import { useNotice } from '../shell/Notices';
+import { useSettings } from '../shell/SettingsContext';
+import { Bench } from './Bench';
 import { BoardBar } from './BoardBar';
+import { BoardDialogs, type Shown } from './BoardDialogs';
 import styles from './board.module.css';
 import { Finder } from './Finder';
 import { KeyboardView } from './KeyboardView';
-import type { MarkState } from './Mark';
 import { Tape } from './Tape';
 import { TroubleDialog } from './TroubleDialog';
 import { useDraft } from './useDraft';
@@ -28,30 +35,28 @@ type Props = {
   readonly view: KeymapView;
   readonly links: readonly KeymapLink[];
   readonly initialCommand: string | null;
+  readonly initialShown: Shown | null;
 };
 
-const MARKS: Readonly<Record<Verdict['kind'], MarkState>> = {
-  free: 'free',
-  'already yours': 'own',
-  'takes turns with': 'turns',
-  'held by': 'held',
-  'fixed by the program': 'fixed',
-};
 /** Commands that lost their keys and are to be given others, one after the other; then back to where it began. */
 type Chain = { readonly queue: readonly Command[]; readonly back: Command };
 
 /** Find a command, press keys, read who holds them, settle it. */
-export function Board({ view, links, initialCommand }: Props) {
+export function Board({ view, links, initialCommand, initialShown }: Props) {
   const { program, programSlug } = view;
+  const { where } = useSettings();
+  const { place } = where;
   const { draft, trouble, dismiss, actions } = useDraft(view);
   const facts = useMemo(() => programFacts(program), [program]);
-  const [place] = useState(() => placeOf(usKeyboard));
   const index = useMemo(() => buildClashIndex(facts, draft.keymap, place), [facts, draft.keymap, place]);
   const [selectedId, setSelectedId] = useState<CommandId | null>(initialCommand);
   const [proposed, setProposed] = useState<ChordText | null>(null);
   const [keepOwn, setKeepOwn] = useState(false);
   const [chain, setChain] = useState<Chain | null>(null);
+  const [question, setQuestion] = useState<Question | null>(null);
+  const [shown, setShown] = useState<Shown | null>(initialShown);
   const [said, setSaid] = useState('');
+  const tell = useNotice();
   const capture = useRef<HTMLInputElement>(null);
   const search = useRef<HTMLInputElement>(null);
   const { layer, showLayer, toggle } = useLayer();
@@ -83,11 +88,12 @@ export function Board({ view, links, initialCommand }: Props) {
     wantsFocus.current = false;
   }, [selectedId, chain]);
 
-  // The address follows the keymap (an edit of the factory's makes a new one) and the command on the bench.
+  // The address follows the keymap (an edit of the factory's makes a new one), the command on the bench and what is shown.
   useEffect(() => {
-    const address = `/board/${programSlug}/${draft.state.slug}${selectedId === null ? '' : `/${selectedId}`}`;
-    if (window.location.pathname !== encodeURI(address)) window.history.replaceState(null, '', address);
-  }, [programSlug, draft.state.slug, selectedId]);
+    const path = `/board/${programSlug}/${draft.state.slug}${selectedId === null ? '' : `/${selectedId}`}`;
+    const address = encodeURI(path) + (shown ? `?show=${encodeURIComponent(shown)}` : '');
+    if (window.location.pathname + window.location.search !== address) window.history.replaceState(null, '', address);
+  }, [programSlug, draft.state.slug, selectedId, shown]);
 
   useEffect(() => {
     search.current?.focus();
@@ -101,35 +107,37 @@ export function Board({ view, links, initialCommand }: Props) {
     },
     [showLayer],
   );
+  const showCard = useCallback((code: string) => setShown(`key ${code}`), []);
   const pick = useCallback(
     (chord: ChordText): void => {
       if (selectedId !== null) {
         propose(chord);
         return;
       }
-      const holder = index.holders.get(place(chord))?.[0] ?? index.holders.get(place(`hold:${chord}`))?.[0];
+      const at = place(chord);
+      const holder = index.holders.get(at)?.[0] ?? index.holders.get(`hold:${at}`)?.[0];
       if (holder) select(holder.command);
     },
     [selectedId, propose, index, place, select],
   );
 
-  const judged = useMemo((): Judged | null => {
-    if (!selected || proposed === null) return null;
-    const said = verdict(index, selected, proposed, place);
-    const holder =
-      said.kind === 'held by'
-        ? said.holders[0]?.command
-        : said.kind === 'takes turns with'
-          ? said.turns[0]?.command
-          : undefined;
-    return {
-      chord: proposed,
-      mark: MARKS[said.kind],
-      sentence: describeVerdict(said, proposed, draft.keymap),
-      choices: choices(facts, draft.keymap, selected, proposed, said, keepOwn),
-      holder: holder ?? null,
-    };
-  }, [selected, proposed, index, place, draft.keymap, facts, keepOwn]);
+  const judged = useMemo(
+    (): Judged | null => (selected && proposed !== null ? judge(index, where, selected, proposed, keepOwn) : null),
+    [selected, proposed, index, where, keepOwn],
+  );
+  // Suggestions follow a moment later, so that the verdict is painted first.
+  const asked = useDeferredValue(
+    useMemo(() => ({ index, where, selected, proposed }), [index, where, selected, proposed]),
+  );
+  const near = useMemo(() => {
+    if (!asked.selected) return [];
+    const from = asked.proposed ?? bindingsOf(asked.index.keymap, asked.selected.id)[0]?.chord ?? 'Alt+E';
+    return freeNear(asked.index, asked.where, asked.selected, from, 3, new Set([asked.where.place(from)]));
+  }, [asked]);
+  const around = useMemo(
+    () => (selected ? neighbors(program.commands, selected) : { before: null, after: null }),
+    [program, selected],
+  );
 
   const goOn = (from: Chain | null): void => {
     setProposed(null);
@@ -144,15 +152,123 @@ export function Board({ view, links, initialCommand }: Props) {
     }
     openBench();
   };
-  const choose = async (choice: Choice): Promise<void> => {
+  const take = async (choice: Choice): Promise<void> => {
     if (!selected || !(await actions.edit(choice.ticket))) return;
     setSaid(`${selected.name} has its keys.`);
     goOn(choice.next.length > 0 ? { queue: choice.next, back: chain?.back ?? selected } : chain);
   };
+  const choose = (choice: Choice): void => {
+    if (choice.keepers.length === 0) {
+      void take(choice);
+      return;
+    }
+    const [first] = choice.keepers;
+    setQuestion({
+      title: choice.keepers.length === 1 ? 'These keys are a keeper' : 'These keys are keepers',
+      sentences: [
+        [
+          ...listed(choice.keepers.map((holder) => [{ strong: holder.command.name }])),
+          { text: choice.keepers.length === 1 ? ' is marked so as not to lose ' : ' are marked so as not to lose ' },
+          { keys: first?.chord ?? '' },
+          { text: '. Everybody who knows these keys will miss them.' },
+        ],
+      ],
+      action: `Take them for ${selected?.name ?? 'it'} all the same`,
+      run: () => void take(choice),
+    });
+  };
   const remove = async (chord: ChordText): Promise<void> => {
     if (!selected) return;
-    await actions.edit({ title: selected.name, changes: [dropKeys(draft.keymap, selected.id, [chord])] });
-    capture.current?.focus();
+    const binding = bindingsOf(draft.keymap, selected.id).find((one) => one.chord === chord);
+    const run = async (): Promise<void> => {
+      await actions.edit({ title: selected.name, changes: [dropKeys(draftRef.current.keymap, selected.id, [chord])] });
+      capture.current?.focus();
+    };
+    if (!binding?.keeper) return run();
+    setQuestion({
+      title: 'These keys are a keeper',
+      sentences: [
+        [{ strong: selected.name }, { text: ' is marked so as not to lose ' }, { keys: chord }, { text: '.' }],
+      ],
+      action: 'Remove them all the same',
+      run: () => void run(),
+    });
+  };
+  const mark = async (chord: ChordText, marks: { keeper?: boolean; hook?: string }): Promise<void> => {
+    if (!selected) return;
+    const what = marks.hook === undefined ? (marks.keeper ? 'keeper' : 'no keeper') : 'hook';
+    await actions.edit({
+      title: `${selected.name}: ${what}`.slice(0, 200),
+      changes: [markKeys(draft.keymap, selected.id, chord, marks)],
+    });
+  };
+  const spare = async (commands: readonly Command[], on: boolean, title: string): Promise<void> => {
+    const changes = markSpare(
+      draft.keymap,
+      commands.map((one) => one.id),
+      on,
+    );
+    if (changes.length > 0 && (await actions.edit({ title: title.slice(0, 200), changes })))
+      tell(`${counted(changes.length, 'command')} ${on ? 'marked as spare' : 'no longer spare'}.`);
+  };
+  const restore = useCallback(
+    (commands: readonly Command[], title: string): void => {
+      const { keymap, factory } = draftRef.current;
+      const now = buildClashIndex(facts, keymap, place);
+      const back = backToFactory(
+        now,
+        where,
+        factory,
+        commands.map((one) => one.id),
+        title,
+      );
+      if (!back) {
+        tell('These commands are on their factory keys already.');
+        return;
+      }
+      const run = () => void actions.edit(back.ticket);
+      if (back.losers.length === 0) {
+        run();
+        return;
+      }
+      setQuestion({
+        title,
+        sentences: back.losers
+          .slice(0, 12)
+          .map((holder) => [
+            { strong: holder.command.name },
+            { text: ' loses ' },
+            { keys: holder.chord },
+            { text: holder.keeper ? ', a keeper.' : '.' },
+          ]),
+        action: 'Set back to factory',
+        run,
+      });
+    },
+    [facts, place, where, actions, tell],
+  );
+  const pull = (position: number): void => {
+    const tape = draft.tape.slice(0, draft.state.cursor);
+    const resting = restingOn(tape, position, place);
+    const ticket = pullTicket(draft.keymap, tape, [position, ...resting]);
+    if (!ticket) {
+      tell('Pulling this ticket out would change nothing.');
+      return;
+    }
+    const run = () => void actions.edit(ticket);
+    if (resting.length === 0) {
+      run();
+      return;
+    }
+    setQuestion({
+      title: `Pull out ${tape[position - 1]?.title}`,
+      sentences: [
+        [{ text: `${counted(resting.length, 'later ticket')} rest on it and would be pulled out with it:` }],
+        ...resting.slice(0, 10).map((one) => [{ strong: tape[one - 1]?.title ?? '' }]),
+      ],
+      action: `Pull out all ${resting.length + 1}`,
+      run,
+    });
   };
   const leave = (): void => {
     if (proposed === null) search.current?.focus();
@@ -208,6 +324,31 @@ export function Board({ view, links, initialCommand }: Props) {
     [facts, select],
   );
   const context = program.contexts.find((one) => one.id === selected?.context)?.name ?? 'everywhere';
+  const menu = selected?.path[0];
+  const inMenu = menu === undefined ? [] : program.commands.filter((one) => one.path[0] === menu);
+  const isSpare = selected !== null && draft.keymap.spares.has(selected.id);
+  const commandActions: Action[] = selected
+    ? [
+        [
+          isSpare ? 'No longer spare' : 'Mark as spare: its keys may be spent',
+          () => void spare([selected], !isSpare, `${selected.name}: ${isSpare ? 'not spare' : 'spare'}`),
+        ],
+        ...(menu === undefined
+          ? []
+          : ([
+              [
+                `Mark all of ${menu} as spare (${inMenu.length})`,
+                () => void spare(inMenu, true, `All of ${menu}: spare`),
+              ],
+              [`Nothing of ${menu} is spare`, () => void spare(inMenu, false, `All of ${menu}: not spare`)],
+            ] as const)),
+        ['Back to its factory keys', () => restore([selected], `${selected.name} back to factory`)],
+        ...(menu === undefined
+          ? []
+          : ([[`All of ${menu} back to factory keys`, () => restore(inMenu, `${menu} back to factory`)]] as const)),
+        ['What happened to it…', () => setShown('command history')],
+      ]
+    : [];
 
   return (
     <div className="screen">
@@ -215,14 +356,18 @@ export function Board({ view, links, initialCommand }: Props) {
         programName={program.name}
         programSlug={programSlug}
         draft={draft}
+        index={index}
         links={links}
         actions={actions}
         onUndo={undo}
         onRedo={redo}
+        onShow={setShown}
+        onRestoreAll={() => restore(program.commands, 'Everything back to factory')}
       />
       <main className={styles.board}>
         <Finder
           commands={program.commands}
+          index={index}
           draft={draft}
           selected={selected}
           turns={turns}
@@ -237,28 +382,36 @@ export function Board({ view, links, initialCommand }: Props) {
             contextName={context}
             bindings={selected ? bindingsOf(draft.keymap, selected.id) : []}
             factory={selected ? bindingsOf(draft.factory, selected.id) : []}
+            spare={isSpare}
             isFixed={(chord) => facts.fixed.has(chord)}
             judged={judged}
+            near={near}
             keepOwn={keepOwn}
             loss={chain ? { to: chain.back.name, back: chain.back.name } : null}
+            neighbors={around}
+            actions={commandActions}
             captureRef={capture}
             onPropose={propose}
             onKeepOwn={setKeepOwn}
             onChoose={choose}
-            onRemove={remove}
+            onRemove={(chord) => void remove(chord)}
+            onMark={(chord, marks) => void mark(chord, marks)}
             onGoTo={select}
             onSkip={() => goOn(chain)}
             onLeave={leave}
           />
           <KeyboardView
             index={index}
-            place={place}
             factory={draft.factory}
+            command={selected}
             modifiers={layer}
             proposed={proposed}
-            proposedHeld={judged?.mark === 'held' || judged?.mark === 'fixed'}
+            proposedHeld={judged?.weight === 'asks' || judged?.weight === 'stops'}
             onToggle={toggle}
+            onLayer={showLayer}
             onPick={pick}
+            onCard={showCard}
+            onChooseKeyboard={() => setShown('keyboard')}
           />
         </div>
         <Tape
@@ -266,11 +419,35 @@ export function Board({ view, links, initialCommand }: Props) {
           nameOf={(id) => facts.commands.get(id)?.name ?? id}
           onOpen={openById}
           onGoTo={(cursor) => void actions.goTo(() => cursor)}
+          onPull={pull}
         />
         <p className="hidden" role="status">
           {said}
         </p>
       </main>
+      {shown !== null && (
+        <BoardDialogs
+          shown={shown}
+          index={index}
+          draft={draft}
+          selected={selected}
+          actions={actions}
+          onClose={() => setShown(null)}
+          onOpen={(command) => {
+            setShown(null);
+            select(command);
+          }}
+          onPropose={(chord) => {
+            setShown(null);
+            propose(chord);
+          }}
+          onTicket={async (ticket) => {
+            const trimmed = trimTicket(draftRef.current.keymap, ticket);
+            return trimmed !== null && actions.edit(trimmed);
+          }}
+        />
+      )}
+      {question && <ConfirmDialog question={question} onClose={() => setQuestion(null)} />}
       <TroubleDialog trouble={trouble} onClose={dismiss} onReload={actions.reload} />
     </div>
   );

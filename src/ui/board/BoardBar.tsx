@@ -1,32 +1,48 @@
 'use client';
 
 import Button from '@mui/material/Button';
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
+import { checkKeymap } from '@/core/clash/checkKeymap';
+import type { ClashIndex } from '@/core/clash/clashIndex';
 import { compareKeymaps } from '@/core/keymap/compareKeymaps';
 import type { Draft } from '@/core/keymap/draft';
 import { counted } from '@/core/text/sentence';
 import type { KeymapLink } from '@/core/view/views';
+import { ActionsMenu } from '../parts/ActionsMenu';
 import { KeymapPicker } from '../parts/KeymapPicker';
 import { NameDialog } from '../parts/NameDialog';
 import { useNotice } from '../shell/Notices';
+import { useSettings } from '../shell/SettingsContext';
+import type { Shown } from './BoardDialogs';
 import type { DraftActions } from './useDraft';
 
 type Props = {
   readonly programName: string;
   readonly programSlug: string;
   readonly draft: Draft;
+  readonly index: ClashIndex;
   readonly links: readonly KeymapLink[];
   readonly actions: DraftActions;
   readonly onUndo: () => void;
   readonly onRedo: () => void;
+  readonly onShow: (what: Shown) => void;
+  readonly onRestoreAll: () => void;
 };
 
 /** Which keymap this is, how it stands, and the ways to keep it. */
-export function BoardBar({ programName, programSlug, draft, links, actions, onUndo, onRedo }: Props) {
+export function BoardBar(props: Props) {
+  const { programName, programSlug, draft, index, links, actions, onUndo, onRedo, onShow, onRestoreAll } = props;
+  const { where } = useSettings();
   const { state, tape } = draft;
   const [naming, setNaming] = useState(false);
   const tell = useNotice();
   const changes = useMemo(() => compareKeymaps(draft.kept, draft.keymap).length, [draft.kept, draft.keymap]);
+  // The count follows a moment later, so that it never holds up a press.
+  const asked = useDeferredValue(index);
+  const bad = useMemo(
+    () => checkKeymap(asked, where, draft.factory).filter((one) => one.gravity !== 'known').length,
+    [asked, where, draft.factory],
+  );
   const here = {
     program: programSlug,
     programName,
@@ -52,11 +68,13 @@ export function BoardBar({ programName, programSlug, draft, links, actions, onUn
       <span className="soft">keymap</span>
       <KeymapPicker label={state.name} links={all} program={programSlug} keymap={state.slug} screen="board" />
       <span className="pill draft" role="status">
-        {state.factory
-          ? 'factory keys'
-          : changes === 0 && !state.unnamed
-            ? 'kept'
-            : `draft · ${counted(changes, 'change')}`}
+        {state.locked
+          ? 'locked'
+          : state.factory
+            ? 'factory keys'
+            : changes === 0 && !state.unnamed
+              ? 'kept'
+              : `draft · ${counted(changes, 'change')}`}
       </span>
       <span className="push" />
       <button
@@ -77,20 +95,35 @@ export function BoardBar({ programName, programSlug, draft, links, actions, onUn
       >
         Redo
       </button>
-      <button
-        type="button"
-        className="word"
-        aria-disabled={changes === 0}
-        onClick={() => changes > 0 && void discard()}
-      >
-        Discard
+      <button type="button" className="word" onClick={() => onShow('check')}>
+        Check{bad > 0 ? ` ${bad}` : ''}
       </button>
+      <ActionsMenu
+        label={`More for ${state.name}`}
+        actions={[
+          ['Kept versions…', () => onShow('history')],
+          ['Compare with another keymap…', `/shelf/compare/${programSlug}?left=${state.slug}`],
+          ...(state.factory || state.locked
+            ? []
+            : ([
+                ['Everything back to factory keys', onRestoreAll],
+                ...(changes > 0 ? ([['Discard the draft', () => void discard()]] as const) : []),
+              ] as const)),
+          ...(state.factory
+            ? []
+            : ([
+                [state.locked ? 'Unlock' : 'Lock, so that nothing changes', () => void actions.lock(!state.locked)],
+              ] as const)),
+          [`What ${programName} allows…`, `/shelf/allows/${programSlug}`],
+          ['Print a sheet', `/sheets/${programSlug}/${state.slug}`],
+        ]}
+      />
       <Button variant="outlined" onClick={() => setNaming(true)}>
         Keep as new…
       </Button>
       <Button
         variant="contained"
-        disabled={state.factory || (changes === 0 && !state.unnamed)}
+        disabled={state.factory || state.locked || (changes === 0 && !state.unnamed)}
         onClick={async () => {
           if (state.unnamed) return setNaming(true);
           if (await actions.keep()) tell(`${state.name} is kept with ${counted(changes, 'change')}.`);

@@ -12,9 +12,13 @@ import {
   useRef,
   useState,
 } from 'react';
-import { countFilters, FILTERS, type Filter, finderRows, passes } from '@/core/finder/finderRows';
+import { type ChordText, canonicalText } from '@/core/chord/chord';
+import type { ClashIndex } from '@/core/clash/clashIndex';
+import { applyFilter, countOn, type Filter, MARKS, type Mark, markCommands, NO_FILTER } from '@/core/finder/filters';
+import { finderRows } from '@/core/finder/finderRows';
 import { searchCommands } from '@/core/finder/searchCommands';
 import { buildSearchIndex } from '@/core/finder/searchIndex';
+import { chordOfEvent, modifierOfKey } from '@/core/keyboard/chordOfEvent';
 import type { Draft } from '@/core/keymap/draft';
 import { type Binding, bindingsOf, holds } from '@/core/keymap/keymap';
 import { type Command, pathText } from '@/core/program/program';
@@ -22,9 +26,11 @@ import { KeyCaps } from '../parts/KeyCaps';
 import { Pin, type PinState } from '../parts/Pin';
 import { useSettings } from '../shell/SettingsContext';
 import styles from './board.module.css';
+import { FilterMenu } from './FilterMenu';
 
 type Props = {
   readonly commands: readonly Command[];
+  readonly index: ClashIndex;
   readonly draft: Draft;
   readonly selected: Command | null;
   readonly turns: (command: Command) => number;
@@ -34,46 +40,58 @@ type Props = {
   readonly onOpen: () => void;
 };
 
-const LABELS: Readonly<Record<Filter, string>> = { all: 'All', 'no key': 'No key', yours: 'Yours' };
+const LABELS: Readonly<Record<Mark, string>> = {
+  'no key': 'No key',
+  yours: 'Yours',
+  keeper: 'Keeper',
+  spare: 'Spare',
+  clashing: 'Clashing',
+  'takes turns': 'Takes turns',
+  hold: 'Hold',
+};
+/** These are always offered; the others where there is one. */
+const ALWAYS: readonly Mark[] = ['no key', 'yours'];
 const ROW = 40;
 const HEADING = 30;
 /** As in tokens.css, so that rows are as high as their text. */
 const TEXT_SCALE = { normal: 1, large: 1.125, largest: 1.25 } as const;
 
-/** Finds a command by its words or its menu. The field keeps the focus; arrow keys move through what it found. */
-export function Finder({ commands, draft, selected, turns, inputRef, onSelect, onOpen }: Props) {
+/** Finds a command by its words, its menu or its keys. The field keeps the focus; arrow keys move through what it found. */
+export function Finder({ commands, index, draft, selected, turns, inputRef, onSelect, onOpen }: Props) {
+  const { settings, platform, where } = useSettings();
   const [query, setQuery] = useState('');
-  const [filter, setFilter] = useState<Filter>('all');
+  const [filter, setFilter] = useState<Filter>(NO_FILTER);
+  /** Null: by words. Otherwise the keys whose holders are looked for, empty until some are pressed. */
+  const [keys, setKeys] = useState<ChordText | null>(null);
   const scroller = useRef<HTMLDivElement>(null);
-  const index = useMemo(() => buildSearchIndex(commands), [commands]);
+  const searchIndex = useMemo(() => buildSearchIndex(commands), [commands]);
   // The field and the list ask for the same query one after the other.
-  const last = useRef<{ index: typeof index; query: string; found: Command[] } | null>(null);
+  const last = useRef<{ index: typeof searchIndex; query: string; found: Command[] } | null>(null);
   const search = useCallback(
     (words: string): Command[] => {
-      if (last.current?.index !== index || last.current.query !== words)
-        last.current = { index, query: words, found: searchCommands(index, words) };
+      if (last.current?.index !== searchIndex || last.current.query !== words)
+        last.current = { index: searchIndex, query: words, found: searchCommands(searchIndex, words) };
       return last.current.found;
     },
-    [index],
+    [searchIndex],
   );
-  const found = search(query);
-  const shown = useMemo(
-    () => (filter === 'all' ? found : found.filter((command) => passes(filter, command, draft.keymap, draft.factory))),
-    [found, filter, draft.keymap, draft.factory],
+  const found = keys === null ? search(query) : holdersOf(index, where.place, keys);
+  const marks = useMemo(() => markCommands(index, draft.factory, where.place), [index, draft.factory, where.place]);
+  const { shown } = useMemo(() => applyFilter(found, marks, filter), [found, marks, filter]);
+  const { counts } = useMemo(() => applyFilter(commands, marks, filter), [commands, marks, filter]);
+  const inMenuOrder = keys === null && query.trim() === '';
+  const rows = useMemo(() => finderRows(shown, inMenuOrder), [shown, inMenuOrder]);
+  const at = useMemo(
+    () => rows.findIndex((row) => 'command' in row && row.command.id === selected?.id),
+    [rows, selected?.id],
   );
-  const rows = useMemo(() => finderRows(shown, query.trim() === ''), [shown, query]);
-  const counts = useMemo(
-    () => countFilters(commands, draft.keymap, draft.factory),
-    [commands, draft.keymap, draft.factory],
-  );
-  const at = rows.findIndex((row) => 'command' in row && row.command.id === selected?.id);
-  const size = TEXT_SCALE[useSettings().settings.textSize];
+  const size = TEXT_SCALE[settings.textSize];
 
   const list = useVirtualizer({
     count: rows.length,
     getScrollElement: () => scroller.current,
     estimateSize: (i) => ('heading' in (rows[i] ?? { heading: '' }) ? HEADING : ROW) * size,
-    overscan: 6,
+    overscan: 3,
     initialRect: { width: 320, height: 620 },
   });
   // Row heights differ between headings and commands, so a new list is measured anew.
@@ -95,7 +113,28 @@ export function Finder({ commands, draft, selected, turns, inputRef, onSelect, o
       }
     }
   };
+  /** Whether a press is meant as keys to be looked up rather than as writing. */
+  const asked = (event: KeyboardEvent): ChordText | null => {
+    const writes = /^(?:[acvxyz]|Arrow\w+|Home|End|Backspace|Delete)$/i.test(event.key);
+    const modified = event.altKey || event.metaKey || event.ctrlKey;
+    const named = /^F\d+$/.test(event.key);
+    if (modifierOfKey(event.key, platform) !== null) return null;
+    if (keys === null && !named && (!modified || (writes && !event.altKey))) return null;
+    if (keys !== null && !modified && /^(?:Tab|Escape|Enter|ArrowUp|ArrowDown|PageUp|PageDown)$/.test(event.key))
+      return null;
+    const chord = chordOfEvent(event.nativeEvent, where.keyboard, platform);
+    return chord && canonicalText(chord);
+  };
   const onKeyDown = (event: KeyboardEvent) => {
+    const chord = event.target === inputRef.current ? asked(event) : null;
+    if (chord !== null) {
+      event.preventDefault();
+      event.stopPropagation();
+      setKeys(chord);
+      const [first] = holdersOf(index, where.place, chord);
+      if (first) startTransition(() => onSelect(first));
+      return;
+    }
     if (event.ctrlKey || event.altKey || event.metaKey) return;
     const step = { ArrowDown: 1, ArrowUp: -1, PageDown: 12, PageUp: -12 }[event.key];
     if (step !== undefined) {
@@ -106,44 +145,104 @@ export function Finder({ commands, draft, selected, turns, inputRef, onSelect, o
       event.preventDefault();
       if (at < 0) move(-1, 1);
       onOpen();
-    } else if (event.key === 'Escape' && query !== '') {
+    } else if (event.key === 'Escape' && (query !== '' || keys !== null)) {
       event.preventDefault();
       setQuery('');
+      setKeys(null);
     }
   };
+  const showAll = (): void => {
+    setQuery('');
+    setKeys(null);
+    setFilter(NO_FILTER);
+    inputRef.current?.focus();
+  };
+  const toggle = (mark: Mark): void =>
+    setFilter((now) => ({
+      ...now,
+      marks: now.marks.includes(mark) ? now.marks.filter((one) => one !== mark) : [...now.marks, mark],
+    }));
   return (
     <section className={styles.finder} aria-label="Find a command">
-      <input
-        ref={inputRef}
-        className={styles.search}
-        type="text"
-        role="combobox"
-        aria-expanded="true"
-        aria-controls="commands"
-        aria-autocomplete="list"
-        aria-activedescendant={at >= 0 ? `command-${at}` : undefined}
-        aria-label="Find a command or a menu"
-        placeholder="Find a command or a menu…"
-        spellCheck={false}
-        value={query}
-        onChange={(event) => {
-          setQuery(event.target.value);
-          // The first of what is found is the one on the bench, so that Enter goes on with it.
-          const first = search(event.target.value).find((command) =>
-            passes(filter, command, draft.keymap, draft.factory),
-          );
-          // The list is painted first; bench and keyboard follow.
-          if (event.target.value.trim() !== '' && first) startTransition(() => onSelect(first));
-        }}
-        onKeyDown={onKeyDown}
-      />
+      <div className={styles.searchRow}>
+        <input
+          ref={inputRef}
+          className={styles.search}
+          type="text"
+          role="combobox"
+          aria-expanded="true"
+          aria-controls="commands"
+          aria-autocomplete="list"
+          aria-activedescendant={at >= 0 ? `command-${at}` : undefined}
+          aria-label={keys === null ? 'Find a command or a menu' : 'Press the keys whose holder you look for'}
+          placeholder={keys === null ? 'Find a command, a menu, or press keys…' : keys === '' ? 'Press keys…' : ''}
+          spellCheck={false}
+          readOnly={keys !== null}
+          value={keys === null ? query : ''}
+          onChange={(event) => {
+            setQuery(event.target.value);
+            // The first of what is found is the one on the bench, so that Enter goes on with it.
+            const { shown: then } = applyFilter(search(event.target.value), marks, filter);
+            const [first] = then;
+            // The list is painted first; bench and keyboard follow.
+            if (event.target.value.trim() !== '' && first) startTransition(() => onSelect(first));
+          }}
+          onKeyDown={onKeyDown}
+        />
+        {keys !== null && keys !== '' && (
+          <span className={styles.askedKeys}>
+            <KeyCaps chord={keys} />
+          </span>
+        )}
+        <button
+          type="button"
+          className={styles.byKeys}
+          aria-pressed={keys !== null}
+          title={keys === null ? 'Find by pressing keys' : 'Find by words'}
+          onClick={() => {
+            setKeys(keys === null ? '' : null);
+            setQuery('');
+            inputRef.current?.focus();
+          }}
+        >
+          <span className="hidden">Find by pressing keys</span>
+          <svg
+            width="20"
+            height="14"
+            viewBox="0 0 20 14"
+            fill="none"
+            stroke="currentColor"
+            strokeWidth="1.4"
+            aria-hidden="true"
+          >
+            <path d="M1 1h18v12H1zM4 4.5h1M8 4.5h1M12 4.5h1M15.5 4.5h1M6 9.5h8" />
+          </svg>
+        </button>
+      </div>
       <fieldset className={styles.filters}>
         <legend className="hidden">Show</legend>
-        {FILTERS.map((one) => (
-          <button key={one} type="button" className="chip" aria-pressed={filter === one} onClick={() => setFilter(one)}>
-            {LABELS[one]} {counts[one]}
-          </button>
-        ))}
+        <button
+          type="button"
+          className="chip"
+          aria-pressed={countOn(filter) === 0}
+          onClick={() => setFilter(NO_FILTER)}
+        >
+          All {commands.length}
+        </button>
+        {MARKS.filter((mark) => ALWAYS.includes(mark) || counts[mark] > 0 || filter.marks.includes(mark)).map(
+          (mark) => (
+            <button
+              key={mark}
+              type="button"
+              className="chip"
+              aria-pressed={filter.marks.includes(mark)}
+              onClick={() => toggle(mark)}
+            >
+              {LABELS[mark]} {counts[mark]}
+            </button>
+          ),
+        )}
+        <FilterMenu program={index.facts.program} filter={filter} onChange={setFilter} />
       </fieldset>
       <p className="hidden" role="status">
         {shown.length} commands
@@ -196,25 +295,9 @@ export function Finder({ commands, draft, selected, turns, inputRef, onSelect, o
       </div>
       {rows.length === 0 && (
         <div className="empty">
-          {query.trim() !== '' ? (
-            <p>Nothing here is called “{query.trim()}”.</p>
-          ) : (
-            <p>
-              {filter === 'yours'
-                ? 'You have not changed any keys yet. Choose a command and press the keys you want.'
-                : 'Every command has a key.'}
-            </p>
-          )}
-          {(query !== '' || filter !== 'all') && (
-            <button
-              type="button"
-              className="word"
-              onClick={() => {
-                setQuery('');
-                setFilter('all');
-                inputRef.current?.focus();
-              }}
-            >
+          <p>{emptyWords(query, keys, filter)}</p>
+          {(query !== '' || keys !== null || countOn(filter) > 0) && (
+            <button type="button" className="word" onClick={showAll}>
               Show all commands
             </button>
           )}
@@ -224,12 +307,47 @@ export function Finder({ commands, draft, selected, turns, inputRef, onSelect, o
   );
 }
 
-/** Factory or yours, for a command with keys; null for one without. */
+function emptyWords(query: string, keys: ChordText | null, filter: Filter): string {
+  if (keys === '') return 'Press the keys whose holder you look for. Esc goes back to words.';
+  if (keys !== null) return 'Nobody holds these keys.';
+  if (query.trim() !== '') return `Nothing here is called “${query.trim()}”.`;
+  const [only] = filter.marks;
+  if (countOn(filter) === 1 && only === 'yours')
+    return 'You have not changed any keys yet. Choose a command and press the keys you want.';
+  if (countOn(filter) === 1 && only === 'no key') return 'Every command has a key.';
+  return 'No command is all of this at once.';
+}
+
+/** The commands that answer to a chord: pressed, held, or as the first of two strokes. */
+function holdersOf(index: ClashIndex, place: (chord: ChordText) => ChordText, chord: ChordText): Command[] {
+  if (chord === '') return [];
+  const at = place(chord);
+  const holders = [
+    ...(index.holders.get(at) ?? []),
+    ...(index.holders.get(`hold:${at}`) ?? []),
+    ...(index.sequences.get(at) ?? []),
+  ];
+  return [...new Set(holders.map((holder) => holder.command))];
+}
+
+/** The pin of a command with keys; null for one without. */
 export function pinOf(command: Command, draft: Draft): PinState | null {
   const bindings = bindingsOf(draft.keymap, command.id);
   if (bindings.length === 0) return null;
+  if (draft.keymap.spares.has(command.id)) return 'spare';
+  if (bindings.some((binding) => binding.keeper)) return 'keeper';
   return bindings.every((binding) => holds(draft.factory, command.id, binding.chord)) ? 'factory' : 'yours';
 }
+
+const PIN_WORDS: Readonly<Record<PinState, string>> = {
+  factory: 'factory key',
+  yours: 'yours',
+  keeper: 'keeper',
+  spare: 'spare',
+  clash: 'clash',
+  shared: 'takes turns',
+  fixed: 'fixed',
+};
 
 type RowProps = {
   readonly id: string;
@@ -244,19 +362,8 @@ type RowProps = {
   readonly onSelect: (command: Command) => void;
   readonly onOpen: () => void;
 };
-const Row = memo(function Row({
-  id,
-  command,
-  bindings,
-  pin,
-  turns,
-  selected,
-  place,
-  of,
-  start,
-  onSelect,
-  onOpen,
-}: RowProps) {
+const Row = memo(function Row(props: RowProps) {
+  const { id, command, bindings, pin, turns, selected, place, of, start, onSelect, onOpen } = props;
   return (
     // biome-ignore lint/a11y/useKeyWithClickEvents: the field above is worked by keyboard and names this row as active.
     <div
@@ -292,7 +399,7 @@ const Row = memo(function Row({
             )}
           </span>
           {pin && <Pin state={pin} />}
-          <span className="hidden">{pin === 'yours' ? 'yours' : 'factory key'}</span>
+          <span className="hidden">{pin && PIN_WORDS[pin]}</span>
         </>
       )}
     </div>

@@ -4,65 +4,86 @@ import { type KeyboardEvent, memo, useMemo, useRef, useState } from 'react';
 import type { ChordText, Modifier } from '@/core/chord/chord';
 import { parseCanonical } from '@/core/chord/parseChord';
 import { modifierLabel, writeChord } from '@/core/chord/writeChord';
-import type { ClashIndex, Place } from '@/core/clash/clashIndex';
-import { type KeyFace, layerFaces } from '@/core/keyboard/layer';
-import { usKeyboard } from '@/core/keyboard/usKeyboard';
+import type { ClashIndex, Holder } from '@/core/clash/clashIndex';
+import { DESKTOP_NAMES } from '@/core/desktop/desktopKeys';
+import type { Key } from '@/core/keyboard/keyboard';
+import {
+  countFree,
+  isFree,
+  isModifierKey,
+  type KeyFace,
+  keyFaceLabel,
+  layerFaces,
+  layersFor,
+} from '@/core/keyboard/layer';
 import { holds, type Keymap } from '@/core/keymap/keymap';
+import type { Command } from '@/core/program/program';
+import { KeyCaps } from '../parts/KeyCaps';
 import { Pin, type PinState } from '../parts/Pin';
 import { useSettings } from '../shell/SettingsContext';
 import styles from './board.module.css';
 
 type Props = {
   readonly index: ClashIndex;
-  readonly place: Place;
   readonly factory: Keymap;
+  /** The command on the bench, for whom keys are free or not. */
+  readonly command: Command | null;
   readonly modifiers: readonly Modifier[];
   readonly proposed: ChordText | null;
   readonly proposedHeld: boolean;
   readonly onToggle: (modifier: Modifier) => void;
+  readonly onLayer: (modifiers: readonly Modifier[]) => void;
   readonly onPick: (chord: ChordText) => void;
+  readonly onCard: (code: string) => void;
+  readonly onChooseKeyboard: () => void;
 };
 
 const LEGEND: readonly (readonly [PinState, string])[] = [
   ['factory', 'factory'],
   ['yours', 'yours'],
+  ['keeper', 'keeper'],
+  ['spare', 'spare'],
   ['shared', 'take turns'],
   ['fixed', 'fixed'],
   ['clash', 'clash'],
 ];
 
 /** The drawn keyboard with its pins, one layer at a time; a click on a key proposes it, a click on a modifier changes the layer. */
-export const KeyboardView = memo(function KeyboardView({
-  index,
-  place,
-  factory,
-  modifiers,
-  proposed,
-  proposedHeld,
-  onToggle,
-  onPick,
-}: Props) {
-  const { settings, platform } = useSettings();
+export const KeyboardView = memo(function KeyboardView(props: Props) {
+  const { index, factory, command, modifiers, proposed, proposedHeld, onToggle, onPick, onCard } = props;
+  const { settings, platform, where } = useSettings();
+  const { keyboard, place } = where;
   const [focused, setFocused] = useState('KeyQ');
+  const [whole, setWhole] = useState(false);
+  const [free, setFree] = useState(false);
   const board = useRef<HTMLDivElement>(null);
-  const faces = useMemo(() => layerFaces(usKeyboard, modifiers, index, place), [modifiers, index, place]);
+  const faces = useMemo(() => layerFaces(where, modifiers, index), [where, modifiers, index]);
+  const shown = useMemo(() => faces.filter((face) => whole || face.key.part === 'main block'), [faces, whole]);
+  const area = useMemo(() => {
+    const keys = shown.map((face) => face.key);
+    const top = Math.min(...keys.map((key) => key.y));
+    const width = Math.max(...keys.map((key) => key.x + key.width));
+    return { top, width, height: Math.max(...keys.map((key) => key.y + key.height)) - top };
+  }, [shown]);
   const layers: Modifier[] =
-    platform === 'mac' || settings.notation !== 'windows' ? ['Mod', 'Ctrl', 'Alt', 'Shift'] : ['Mod', 'Alt', 'Shift'];
-  const at = proposed === null ? null : place(proposed);
+    platform === 'mac' || settings.desktop === 'mac' || settings.notation !== 'windows'
+      ? ['Mod', 'Ctrl', 'Alt', 'Shift']
+      : ['Mod', 'Alt', 'Shift'];
+  const at = proposed === null ? null : place(proposed).replace('hold:', '');
+  const cardKey = keyboard.byCode.get(focused) ?? keyboard.keys[0];
 
   const onKeyDown = (event: KeyboardEvent) => {
-    const here = usKeyboard.keys.find((key) => key.code === focused);
+    const here = keyboard.byCode.get(focused);
     if (!here || event.ctrlKey || event.altKey || event.metaKey) return;
-    const [dx, dy] = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key] ?? [
-      0, 0,
-    ];
-    if (dx === 0 && dy === 0) return;
+    const step = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
+    if (!step) return;
     event.preventDefault();
-    const row = usKeyboard.keys.filter((key) => key.y === here.y + (dy ?? 0));
-    const middle = here.x + here.width / 2;
-    const next = dy
-      ? row.find((key) => middle >= key.x && middle <= key.x + key.width)
-      : row[row.indexOf(here) + (dx ?? 0)];
+    const next = keyToward(
+      here,
+      shown.map((face) => face.key),
+      step[0] ?? 0,
+      step[1] ?? 0,
+    );
     if (!next) return;
     setFocused(next.code);
     board.current?.querySelector<HTMLElement>(`[data-code="${next.code}"]`)?.focus();
@@ -85,6 +106,64 @@ export const KeyboardView = memo(function KeyboardView({
           ))}
         </div>
         <span className="soft">{modifiers.length === 0 ? 'no modifier' : ''}</span>
+        <span className="push" />
+        <button type="button" className="chip" aria-pressed={free} onClick={() => setFree(!free)}>
+          What is free
+        </button>
+        {cardKey && !isModifierKey(cardKey) && (
+          <button type="button" className="chip" onClick={() => onCard(cardKey.code)}>
+            All of {cardKey.label}
+          </button>
+        )}
+        {keyboard.choice.size !== 'compact' && (
+          <button type="button" className="chip" aria-pressed={whole} onClick={() => setWhole(!whole)}>
+            Whole keyboard
+          </button>
+        )}
+        <button type="button" className="pill" aria-haspopup="dialog" onClick={props.onChooseKeyboard}>
+          <span className="hidden">Keyboard: </span>
+          {keyboard.name} · {DESKTOP_NAMES[where.desktop].replace('a ', '')} <span aria-hidden="true">▾</span>
+        </button>
+      </div>
+      {free && <FreeLayers {...props} />}
+      <div
+        ref={board}
+        className={styles.keyboard}
+        style={{ aspectRatio: `${area.width} / ${area.height * 1.036}` }}
+        data-whole={whole || undefined}
+        role="group"
+        aria-label={`${keyboard.name} keyboard, ${whole ? 'whole' : 'main block'}. Arrow keys move over it.`}
+        onKeyDown={onKeyDown}
+      >
+        {shown.map((face) => (
+          <KeyButton
+            key={face.key.code}
+            face={face}
+            left={(face.key.x / area.width) * 100}
+            top={((face.key.y - area.top) / area.height) * 100}
+            width={(face.key.width / area.width) * 100}
+            height={(face.key.height / area.height) * 100}
+            pin={pinState(face, factory)}
+            free={
+              free && face.chord !== null && face.key.levels.length > 0
+                ? isFree(where, index, face.chord, command)
+                : null
+            }
+            on={modifiers.includes(face.key.name as Modifier)}
+            ring={
+              face.chord !== null && at !== null && place(face.chord) === at ? (proposedHeld ? 'wrong' : 'good') : null
+            }
+            tabbable={face.key.code === focused}
+            notation={settings.notation}
+            onFocus={setFocused}
+            onToggle={onToggle}
+            onPick={onPick}
+            onCard={onCard}
+          />
+        ))}
+      </div>
+      <div className={styles.underKeys}>
+        <Pool index={index} onPick={onPick} />
         <ul className={styles.legend} aria-label="What the pins mean">
           {LEGEND.map(([state, words]) => (
             <li key={state}>
@@ -93,50 +172,110 @@ export const KeyboardView = memo(function KeyboardView({
           ))}
         </ul>
       </div>
-      <div
-        ref={board}
-        className={styles.keyboard}
-        role="group"
-        aria-label={`${usKeyboard.name} keyboard, main block. Arrow keys move over it.`}
-        onKeyDown={onKeyDown}
-      >
-        {faces.map((face) => (
-          <KeyButton
-            key={face.key.code}
-            face={face}
-            pin={pinState(face, factory)}
-            on={modifiers.includes(face.key.name as Modifier)}
-            ring={
-              face.chord !== null && at !== null && (place(face.chord) === at || place(`hold:${face.chord}`) === at)
-                ? proposedHeld
-                  ? 'wrong'
-                  : 'good'
-                : null
-            }
-            tabbable={face.key.code === focused}
-            notation={settings.notation}
-            onFocus={setFocused}
-            onToggle={onToggle}
-            onPick={onPick}
-          />
-        ))}
-      </div>
     </section>
   );
 });
 
+/** How many keys of each layer are free, for the command on the bench or for anybody. */
+function FreeLayers({ index, command, modifiers, onLayer }: Props) {
+  const { settings, where } = useSettings();
+  const counts = useMemo(
+    () => layersFor(where.desktop).map((layer) => [layer, countFree(where, index, layer, command)] as const),
+    [where, index, command],
+  );
+  return (
+    <div className={styles.freeLayers} role="group" aria-label="Free keys by layer">
+      <span className="soft">{command ? `Free for ${command.name}:` : 'Free:'}</span>
+      {counts.map(([layer, count]) => (
+        <button
+          key={layer.join()}
+          type="button"
+          className="chip"
+          aria-pressed={layer.join() === modifiers.join()}
+          onClick={() => onLayer(layer)}
+        >
+          {layer.map((one) => modifierLabel(one, settings.notation)).join(' ') || 'no modifier'} {count}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+/** The keys that spare commands give: a pool to spend. */
+function Pool({ index, onPick }: Pick<Props, 'index' | 'onPick'>) {
+  const pool = useMemo(
+    () =>
+      [...index.keymap.spares].flatMap((id) =>
+        (index.keymap.bindings.get(id) ?? []).map(
+          ({ chord }) => [chord, index.facts.commands.get(id)?.name ?? id] as const,
+        ),
+      ),
+    [index],
+  );
+  if (pool.length === 0) return null;
+  return (
+    <p className={styles.pool}>
+      <span className="soft">Yours to spend:</span>
+      {pool.slice(0, 8).map(([chord, name]) => (
+        <button
+          key={`${chord} ${name}`}
+          type="button"
+          className={styles.suggestion}
+          title={name}
+          onClick={() => onPick(chord)}
+        >
+          <KeyCaps chord={chord} />
+        </button>
+      ))}
+      {pool.length > 8 && <span className="soft">and {pool.length - 8} more</span>}
+    </p>
+  );
+}
+
+/** The key that lies next in a direction: sideways in its own row, up and down the one above or below its middle. */
+function keyToward(here: Key, keys: readonly Key[], dx: number, dy: number): Key | null {
+  const middle = (key: Key) => key.x + key.width / 2;
+  const rows = [...new Set(keys.map((key) => key.y))].sort((a, b) => a - b);
+  if (dx !== 0) {
+    const row = keys.filter((key) => key.y === here.y).sort((a, b) => a.x - b.x);
+    return row[row.indexOf(here) + dx] ?? null;
+  }
+  const y = rows[rows.indexOf(here.y) + dy];
+  return (
+    keys
+      .filter((key) => key.y === y)
+      .sort((a, b) => Math.abs(middle(a) - middle(here)) - Math.abs(middle(b) - middle(here)))[0] ?? null
+  );
+}
+
 function pinState({ holders, held, clash, fixed }: KeyFace, factory: Keymap): PinState | null {
   if (fixed !== null) return 'fixed';
   if (clash) return 'clash';
-  const all = [...holders, ...held];
+  const all = holders.length > 0 ? holders : held;
   if (all.length === 0) return null;
-  const yours = all.some((holder) => !holds(factory, holder.command.id, holder.chord));
-  return yours ? 'yours' : holders.length > 1 ? 'shared' : 'factory';
+  const pins = all.map((holder) => pinOfHolder(holder, factory));
+  if (pins.every((pin) => pin === 'spare')) return 'spare';
+  return (
+    (['keeper', 'yours'] as const).find((one) => pins.includes(one)) ?? (holders.length > 1 ? 'shared' : 'factory')
+  );
+}
+
+/** The pin of one binding. */
+export function pinOfHolder({ command, chord, keeper, spare }: Holder, factory: Keymap): PinState {
+  if (spare) return 'spare';
+  if (keeper) return 'keeper';
+  return holds(factory, command.id, chord) ? 'factory' : 'yours';
 }
 
 type KeyProps = {
   readonly face: KeyFace;
+  readonly left: number;
+  readonly top: number;
+  readonly width: number;
+  readonly height: number;
   readonly pin: PinState | null;
+  /** Whether it is free, when that is asked. */
+  readonly free: boolean | null;
   readonly on: boolean;
   readonly ring: 'good' | 'wrong' | null;
   readonly tabbable: boolean;
@@ -144,48 +283,48 @@ type KeyProps = {
   readonly onFocus: (code: string) => void;
   readonly onToggle: (modifier: Modifier) => void;
   readonly onPick: (chord: ChordText) => void;
+  readonly onCard: (code: string) => void;
 };
-const KeyButton = memo(function KeyButton({
-  face,
-  pin,
-  on,
-  ring,
-  tabbable,
-  notation,
-  onFocus,
-  onToggle,
-  onPick,
-}: KeyProps) {
+const KeyButton = memo(function KeyButton(props: KeyProps) {
+  const { face, pin, free, on, notation, onFocus, onToggle, onPick, onCard } = props;
   const { key, chord, holders, held, fixed } = face;
   const modifier = chord === null ? (key.name as Modifier) : null;
-  const label = modifier === null ? key.label : modifierLabel(modifier, notation);
+  const label = keyFaceLabel(key, notation);
   const names = [...holders.map((h) => h.command.name), ...held.map((h) => `(hold) ${h.command.name}`)];
   const parsed = chord === null ? null : parseCanonical(chord);
   const spoken = modifier
     ? `${label}, layer ${on ? 'on' : 'off'}`
     : `${parsed ? writeChord(parsed, notation) : label}: ${fixed !== null ? 'fixed by the program' : names.length > 0 ? names.join(', ') : 'free'}`;
+  const shifted = key.levels[1]?.char;
   return (
     <button
       type="button"
       data-code={key.code}
       data-pin={pin ?? undefined}
       data-on={on || undefined}
-      data-ring={ring ?? undefined}
-      data-wide={key.base === null || undefined}
+      data-ring={props.ring ?? undefined}
+      data-free={free ?? undefined}
+      data-wide={key.levels.length === 0 || undefined}
+      data-tall={key.height > 1 || undefined}
       className={styles.key}
-      style={{
-        left: `${(key.x / usKeyboard.width) * 100}%`,
-        top: `${(key.y / usKeyboard.rows) * 100}%`,
-        width: `${(key.width / usKeyboard.width) * 100}%`,
-      }}
-      tabIndex={tabbable ? 0 : -1}
+      style={{ left: `${props.left}%`, top: `${props.top}%`, width: `${props.width}%`, height: `${props.height}%` }}
+      tabIndex={props.tabbable ? 0 : -1}
       aria-label={spoken}
+      title={names.length > 0 ? names.join(', ') : undefined}
       aria-pressed={modifier ? on : undefined}
       onFocus={() => onFocus(key.code)}
+      onContextMenu={(event) => {
+        if (modifier) return;
+        event.preventDefault();
+        onCard(key.code);
+      }}
       onClick={() => (modifier ? onToggle(modifier) : chord && onPick(chord))}
     >
       <span className={styles.face}>
-        <span className={styles.legendText}>{label}</span>
+        <span className={styles.legendText}>
+          {label}
+          {shifted !== undefined && shifted !== key.name && <span className={styles.shifted}>{shifted}</span>}
+        </span>
         {pin && <Pin state={pin} size={11} />}
         {names.length > 0 && (
           <span className={styles.holder}>

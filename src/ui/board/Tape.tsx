@@ -1,24 +1,29 @@
 'use client';
 
-import { useEffect, useRef } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import type { Draft } from '@/core/keymap/draft';
+import { sameKeys } from '@/core/keymap/keymap';
+import { goneFrom } from '@/core/keymap/pullTicket';
 import type { Ticket } from '@/core/keymap/ticket';
 import type { Command } from '@/core/program/program';
 import { counted } from '@/core/text/sentence';
 import { KeyCaps } from '../parts/KeyCaps';
 import styles from './board.module.css';
+import { markWords } from './dialogs/ChangeLine';
 
 type Props = {
   readonly draft: Draft;
   readonly nameOf: (id: string) => string;
   readonly onOpen: (id: Command['id']) => void;
   readonly onGoTo: (cursor: number) => void;
+  readonly onPull: (position: number) => void;
 };
 const MOST_SHOWN = 80;
 
 /** The row of tickets: each change with what it did, the undone ones faded at the end. */
-export function Tape({ draft, nameOf, onOpen, onGoTo }: Props) {
+export function Tape({ draft, nameOf, onOpen, onGoTo, onPull }: Props) {
   const { tape, state } = draft;
+  const gone = useMemo(() => goneFrom(tape.slice(0, state.cursor)), [tape, state.cursor]);
   const from = Math.max(0, Math.min(state.cursor, tape.length) - MOST_SHOWN);
   const end = useRef<HTMLLIElement>(null);
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new ticket is brought into view.
@@ -51,15 +56,23 @@ export function Tape({ draft, nameOf, onOpen, onGoTo }: Props) {
                 ref={position === state.cursor ? end : undefined}
                 className={styles.ticket}
                 data-undone={position > state.cursor || undefined}
+                data-pulled={gone.has(position) || undefined}
                 data-kept={position === state.keptCursor || undefined}
               >
                 <TicketView ticket={ticket} nameOf={nameOf} onOpen={onOpen} />
-                {position !== state.cursor && (
-                  <button type="button" className={styles.jump} onClick={() => onGoTo(position)}>
-                    {position > state.cursor ? 'Redo to here' : 'Back to here'}
-                    <span className="hidden"> ({ticket.title})</span>
-                  </button>
-                )}
+                <span className={styles.jumps}>
+                  {position !== state.cursor && (
+                    <button type="button" className={styles.jump} onClick={() => onGoTo(position)}>
+                      {position > state.cursor ? 'Redo to here' : 'Back to here'}
+                      <span className="hidden"> ({ticket.title})</span>
+                    </button>
+                  )}
+                  {position <= state.cursor && !gone.has(position) && (
+                    <button type="button" className={styles.jump} onClick={() => onPull(position)}>
+                      Pull out<span className="hidden"> ({ticket.title})</span>
+                    </button>
+                  )}
+                </span>
               </li>
             );
           })}
@@ -86,17 +99,23 @@ function TicketView({
         {ticket.title}
       </button>
       <span className={styles.ticketKeys}>
-        {first.before.length > 0 ? (
-          <KeyCaps chord={first.before[0]?.chord ?? ''} />
+        {sameKeys(first.before, first.after) ? (
+          <span className="soft">{markWords(first)}</span>
         ) : (
-          <span className="soft">no key</span>
-        )}
-        <span aria-hidden="true">→</span>
-        <span className="hidden">to</span>
-        {first.after.length > 0 ? (
-          first.after.slice(-1).map((b) => <KeyCaps key={b.chord} chord={b.chord} />)
-        ) : (
-          <span className="soft">no key</span>
+          <>
+            {first.before.length > 0 ? (
+              <KeyCaps chord={first.before[0]?.chord ?? ''} />
+            ) : (
+              <span className="soft">no key</span>
+            )}
+            <span aria-hidden="true">→</span>
+            <span className="hidden">to</span>
+            {first.after.length > 0 ? (
+              first.after.slice(-1).map((b) => <KeyCaps key={b.chord} chord={b.chord} />)
+            ) : (
+              <span className="soft">no key</span>
+            )}
+          </>
         )}
         {rest.length > 0 && (
           <span className="soft" title={rest.map((one) => nameOf(one.command)).join(', ')}>

@@ -4,7 +4,7 @@ import { useCallback, useRef, useState } from 'react';
 import { type Done, type Draft, draftOf, followDraft } from '@/core/keymap/draft';
 import type { Ticket } from '@/core/keymap/ticket';
 import type { DraftState, KeymapView } from '@/core/view/views';
-import { ask, Refused } from '../shell/api';
+import { ask, messageOf, Refused } from '../shell/api';
 
 /** A draft and the ways to change it; each is on disk before its promise is kept, and they are done one after the other. */
 export type DraftActions = {
@@ -13,6 +13,7 @@ export type DraftActions = {
   readonly keep: () => Promise<boolean>;
   readonly keepAsNew: (name: string, owner: string) => Promise<boolean>;
   readonly discard: () => Promise<boolean>;
+  readonly lock: (locked: boolean) => Promise<void>;
   readonly reload: () => Promise<void>;
 };
 export type Trouble = { readonly stale: boolean; readonly message: string };
@@ -43,8 +44,7 @@ export function useDraft(view: KeymapView): {
         } catch (error) {
           setTrouble({
             stale: error instanceof Refused && error.code === 'changed elsewhere',
-            message:
-              error instanceof Refused ? error.message : 'Something went wrong and nothing was changed. Try again.',
+            message: messageOf(error),
           });
           return false;
         }
@@ -63,6 +63,14 @@ export function useDraft(view: KeymapView): {
     keep: () => run({ kind: 'kept' }, (state) => post(state, 'keep', {})),
     keepAsNew: (name, owner) => run({ kind: 'kept' }, (state) => post(state, 'keep-as-new', { name, owner })),
     discard: () => run({ kind: 'moved' }, (state) => post(state, 'discard', {})),
+    lock: async (locked) => {
+      try {
+        await ask('PATCH', `/api/keymaps/${latest.current.state.id}`, { locked });
+        show({ ...latest.current, state: { ...latest.current.state, locked } });
+      } catch (error) {
+        setTrouble({ stale: false, message: messageOf(error) });
+      }
+    },
     reload: async () => {
       show(draftOf(await ask<KeymapView>('GET', `/api/keymaps/${latest.current.state.id}/view`)));
       setTrouble(null);

@@ -1,4 +1,4 @@
-export type PinState = 'factory' | 'yours' | 'clash' | 'shared' | 'fixed';
+export type PinState = 'factory' | 'yours' | 'keeper' | 'spare' | 'clash' | 'shared' | 'fixed';
 
 /** The mark of a binding. Each state has a shape of its own, so that nothing is told by color alone. */
 export function Pin({ state, size = 12 }: { state: PinState; size?: number }) {
@@ -10,6 +10,15 @@ export function Pin({ state, size = 12 }: { state: PinState; size?: number }) {
           <circle cx="6" cy="6" r="5" fill="var(--yours)" />
           <circle cx="6" cy="6" r="1.5" fill="var(--on-yours)" />
         </>
+      )}
+      {state === 'keeper' && (
+        <>
+          <circle cx="6" cy="6" r="5.3" fill="none" stroke="var(--text)" strokeWidth="1.2" />
+          <circle cx="6" cy="6" r="3.2" fill="var(--pin-gray)" />
+        </>
+      )}
+      {state === 'spare' && (
+        <circle cx="6" cy="6" r="4.8" fill="none" stroke="var(--text)" strokeWidth="1.2" strokeDasharray="2.2 1.6" />
       )}
       {state === 'clash' && <path d="M6 .3 11.7 6 6 11.7.3 6z" fill="var(--wrong)" />}
       {state === 'shared' && (

@@ -2,13 +2,15 @@
 
 import { memo } from 'react';
 import { keyStrip } from '@/core/keyboard/keyStrip';
-import { usKeyboard } from '@/core/keyboard/usKeyboard';
 import type { KeymapSummary } from '@/core/view/views';
+import { useSettings } from '../shell/SettingsContext';
 
 const UNIT = 14;
 
 /** A keymap at a glance: its keys with their pins. */
 export const KeyStrip = memo(function KeyStrip({ chords }: { chords: KeymapSummary['chords'] }) {
+  const { keyboard } = useSettings().where;
+  const top = keyboard.byCode.get('Digit1')?.y ?? 0;
   return (
     <svg
       width={14.6 * UNIT}
@@ -17,9 +19,9 @@ export const KeyStrip = memo(function KeyStrip({ chords }: { chords: KeymapSumma
       aria-hidden="true"
       style={{ flex: 'none' }}
     >
-      {keyStrip(usKeyboard, chords).map(({ key, pin }) => {
+      {keyStrip(keyboard, chords).map(({ key, pin }) => {
         const x = key.x * UNIT;
-        const y = key.y * UNIT;
+        const y = (key.y - top) * UNIT;
         return (
           <g key={key.code}>
             <rect

@@ -6,10 +6,10 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { counted } from '@/core/text/sentence';
 import type { KeymapSummary, ProgramSummary } from '@/core/view/views';
+import { ActionsMenu } from '../parts/ActionsMenu';
 import { NameDialog } from '../parts/NameDialog';
 import { ask, messageOf } from '../shell/api';
 import { useNotice } from '../shell/Notices';
-import { ActionsMenu } from './ActionsMenu';
 import { KeyStrip } from './KeyStrip';
 import styles from './shelf.module.css';
 
@@ -108,6 +108,8 @@ export function Shelf({ programs, at }: { programs: readonly ProgramSummary[]; a
                   label={`More for ${program.name}`}
                   actions={[
                     ['Export as a file', `/api/programs/${program.slug}/file`],
+                    [`What ${program.name} allows…`, `/shelf/allows/${program.slug}`],
+                    ['Compare two keymaps…', `/shelf/compare/${program.slug}`],
                     ['Rename…', () => rename(program.name, program.name, `/api/programs/${program.slug}`)],
                     [
                       'Put away',
@@ -206,6 +208,7 @@ function KeymapCard({ program, keymap, onDuplicate, onRename, onPutAway }: CardP
               <strong>{keymap.yours}</strong> yours of {counted(keymap.bindings, 'key')}
             </>
           )}
+          {keymap.locked && <span className={styles.draft}>locked</span>}
           {keymap.unnamed ? (
             <span className={styles.draft}>not kept yet</span>
           ) : (
@@ -224,6 +227,7 @@ function KeymapCard({ program, keymap, onDuplicate, onRename, onPutAway }: CardP
           label={`More for ${keymap.name} of ${program.name}`}
           actions={[
             ['Print a sheet', `/sheets/${address}`],
+            ['Compare…', `/shelf/compare/${program.slug}?left=${keymap.slug}`],
             [keymap.factory ? 'Start a keymap of your own…' : 'Duplicate…', onDuplicate],
             ...(keymap.factory
               ? []

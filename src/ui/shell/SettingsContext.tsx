@@ -2,6 +2,7 @@
 
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from 'react';
 import type { Platform } from '@/core/keyboard/chordOfEvent';
+import { type Where, whereOf } from '@/core/keyboard/where';
 import { DEFAULT_SETTINGS, type Settings } from '@/core/settings/settings';
 import { ask } from './api';
 
@@ -9,8 +10,15 @@ type Shared = {
   readonly settings: Settings;
   readonly change: (values: Partial<Settings>) => void;
   readonly platform: Platform;
+  /** The keyboard and desktop that keys are judged for. */
+  readonly where: Where;
 };
-const Context = createContext<Shared>({ settings: DEFAULT_SETTINGS, change: () => undefined, platform: 'windows' });
+const Context = createContext<Shared>({
+  settings: DEFAULT_SETTINGS,
+  change: () => undefined,
+  platform: 'windows',
+  where: whereOf(DEFAULT_SETTINGS),
+});
 
 /** Lamp, text size and notation for everything below, stored as they are changed. */
 export function SettingsProvider({ initial, children }: { initial: Settings; children: ReactNode }) {
@@ -25,6 +33,7 @@ export function SettingsProvider({ initial, children }: { initial: Settings; chi
     () => ({
       settings,
       platform,
+      where: whereOf(settings, settings.desktop),
       change: (values) => {
         const next = { ...settings, ...values };
         setSettings(next);

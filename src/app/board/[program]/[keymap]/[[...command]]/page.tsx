@@ -3,12 +3,16 @@ import { notFound } from 'next/navigation';
 import { listLinks, loadKeymapView, noteUse, orMissing } from '@/server/useCases/screens';
 import { Board } from '@/ui/board/Board';
 
-type Props = { params: Promise<{ program: string; keymap: string; command?: string[] }> };
+type Props = {
+  params: Promise<{ program: string; keymap: string; command?: string[] }>;
+  searchParams: Promise<{ show?: string | string[] }>;
+};
 
 export const metadata: Metadata = { title: 'Board' };
 
 /** The Board of one keymap, with a command on the bench if the address names one. */
-export default async function Page({ params }: Props) {
+export default async function Page({ params, searchParams }: Props) {
+  const { show } = await searchParams;
   const { program, keymap, command } = await params;
   const view = await orMissing(loadKeymapView(decodeURIComponent(program), decodeURIComponent(keymap)));
   if (!view) notFound();
@@ -19,6 +23,7 @@ export default async function Page({ params }: Props) {
       key={view.draft.id}
       view={view}
       links={await listLinks()}
+      initialShown={typeof show === 'string' ? show : null}
       initialCommand={view.program.commands.some((one) => one.id === id) ? id : null}
     />
   );

@@ -1,0 +1,11 @@
+import { jsonBody, respond } from '@/server/respond';
+import { factsBody } from '@/server/schemas/requests';
+import { editProgram } from '@/server/useCases/editProgram';
+
+/** Changes what a program says of itself. */
+export function POST(request: Request, { params }: { params: Promise<{ slug: string }> }): Promise<Response> {
+  return respond(async () => {
+    const { revision, title, facts } = factsBody(await jsonBody(request));
+    return editProgram((await params).slug, revision, title, facts);
+  });
+}

@@ -1,0 +1,28 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { listLinks, loadKeymapView, orMissing } from '@/server/useCases/screens';
+import { Compare } from '@/ui/compare/Compare';
+
+type Props = {
+  params: Promise<{ program: string }>;
+  searchParams: Promise<{ left?: string | string[]; right?: string | string[] }>;
+};
+
+export const metadata: Metadata = { title: 'Compare' };
+
+/** Two keymaps of a program side by side; which they are stands in the address. */
+export default async function Page({ params, searchParams }: Props) {
+  const program = decodeURIComponent((await params).program);
+  const links = (await listLinks()).filter((link) => link.program === program);
+  const { left, right } = await searchParams;
+  const named = (given: string | string[] | undefined) => links.find((link) => link.keymap === given);
+  const second = named(right) ?? named(left) ?? links[1] ?? links[0];
+  const first = named(right) ? named(left) : links.find((link) => link.factory);
+  const views =
+    first && second
+      ? await orMissing(Promise.all([first, second].map((one) => loadKeymapView(program, one.keymap))))
+      : null;
+  const [one, other] = views ?? [];
+  if (!one || !other) notFound();
+  return <Compare key={`${one.draft.id} ${other.draft.id}`} left={one} right={other} links={links} />;
+}

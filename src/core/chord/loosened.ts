@@ -1,0 +1,33 @@
+/**
+ * A text about keys without what people and programs put around them: brackets (`<Control>s`, `[Ctrl]+[S]`), words such
+ * as "press", "the key", "Taste", "touche", "tecla", sides ("left Shift"), "and" between keys, AltGr as the two keys it
+ * stands for, `^S` and `C-x` for Ctrl, full-width signs, a full stop at the end. Linear in the length.
+ */
+export function loosened(text: string): string {
+  return (
+    text
+      .replace(/[\uFF01-\uFF5E]/g, (char) => String.fromCharCode(char.charCodeAt(0) - 0xfee0))
+      // Each bracketed word becomes the word and a plus before whatever follows without a sign of its own.
+      .replace(
+        /[<[{⟨「]\s?([\p{L}\p{N}][\p{L}\p{N} ]{0,22}|[^\s<>[\]{}])\s?[>\]}⟩」](?=(\s*[^\s+\-–·&,;.)])?)/gu,
+        (_, inner: string, next?: string) => (next === undefined || next.startsWith(' ') ? inner : `${inner}+`),
+      )
+      .replace(/-\s?taste\b/giu, ' ')
+      .replace(/\balt\s?-?gr\b(?:aph)?/gi, 'Ctrl+Alt')
+      .replace(/^\^(?=\p{L}$)/u, 'Ctrl+')
+      .replace(/\b([CMAS])-(?=\S)/g, (_, letter: string) => `${{ C: 'Ctrl', M: 'Alt', A: 'Alt', S: 'Shift' }[letter]}+`)
+      .replace(
+        /\b(?:press|pressed|type|hit|use|the|drücken|drücke|appuyez sur|appuyer sur|la|presiona|presionar|pulsa|pulsar|touche|tecla|taste|keys?|keyboard)\b:?/giu,
+        ' ',
+      )
+      .replace(
+        /\b(?:left|right|linke|rechte|l|r)\s+(?=(?:ctrl|control|strg|shift|umschalt|maj|alt|option|cmd|command|win)\b)/gi,
+        '',
+      )
+      .replace(/\s+(?:&|and|und|et|y|with|mit|avec|con|plus)\s+(?=\S)/gi, '+')
+      .replace(/\((?:windows|mac|macos|linux|win|pc|default|standard)\)/gi, ' ')
+      .replace(/(?<=[\p{L}\p{N}])[.;:]$/u, '')
+      .replace(/\s+/g, ' ')
+      .trim()
+  );
+}

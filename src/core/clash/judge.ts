@@ -1,0 +1,41 @@
+import type { ChordText } from '../chord/chord';
+import type { Where } from '../keyboard/where';
+import type { Command } from '../program/program';
+import type { Sentence } from '../text/sentence';
+import { type Choice, choices } from './choices';
+import type { ClashIndex } from './clashIndex';
+import { describeFinding } from './describeFinding';
+import { type Finding, type Verdict, verdict, verdictWeight, type Weight, weightOf } from './verdict';
+
+/** A verdict with its sentences and the ways to go on from it, as the bench shows them. */
+export type Judged = {
+  readonly chord: ChordText;
+  readonly verdict: Verdict;
+  readonly weight: Weight;
+  readonly sentences: readonly {
+    readonly weight: Weight;
+    readonly kind: Finding['kind'];
+    readonly sentence: Sentence;
+  }[];
+  readonly choices: readonly Choice[];
+  /** Somebody who holds the keys, to go to. */
+  readonly holder: Command | null;
+};
+
+/** Judges a chord for a command in one go. */
+export function judge(index: ClashIndex, where: Where, command: Command, chord: ChordText, keepOwn: boolean): Judged {
+  const said = verdict(index, where, command, chord);
+  const holder = said.findings.flatMap((one) => ('holders' in one ? one.holders : []))[0]?.command;
+  return {
+    chord,
+    verdict: said,
+    weight: verdictWeight(said),
+    sentences: said.findings.map((one) => ({
+      weight: weightOf(one),
+      kind: one.kind,
+      sentence: describeFinding(one, chord, index.keymap, where),
+    })),
+    choices: choices(index, where, command, said, keepOwn),
+    holder: holder ?? null,
+  };
+}

@@ -1,0 +1,82 @@
+import { anyClash, type ClashIndex } from '../clash/clashIndex';
+import type { Place } from '../keyboard/placeOf';
+import { bindingsOf, type Keymap, sameKeys } from '../keymap/keymap';
+import type { Command, ContextId, Kind } from '../program/program';
+
+/** What can be said of a command in a keymap, to filter by. */
+export const MARKS = ['no key', 'yours', 'keeper', 'spare', 'clashing', 'takes turns', 'hold'] as const;
+export type Mark = (typeof MARKS)[number];
+
+/** A filter: every mark chosen has to hold; of kinds, menus and contexts, one of those chosen. Empty lets all through. */
+export type Filter = {
+  readonly marks: readonly Mark[];
+  readonly kinds: readonly Kind[];
+  readonly menus: readonly string[];
+  readonly contexts: readonly ContextId[];
+};
+export const NO_FILTER: Filter = { marks: [], kinds: [], menus: [], contexts: [] };
+
+/** How many filters are on. */
+export function countOn({ marks, kinds, menus, contexts }: Filter): number {
+  return marks.length + kinds.length + menus.length + contexts.length;
+}
+
+/** The menu a command stands in: the first step of its path. */
+export function menuOf(command: Command): string {
+  return command.path[0] ?? '';
+}
+
+/** The marks of every command of a program, one bit a mark in the order of MARKS; worked out once a state of the keymap. */
+export function markCommands(index: ClashIndex, factory: Keymap, place: Place): ReadonlyMap<Command, number> {
+  const { facts, keymap } = index;
+  const bits = new Map<Command, number>();
+  for (const command of facts.program.commands) {
+    const bindings = bindingsOf(keymap, command.id);
+    let mark = bindings.length === 0 ? BIT['no key'] : 0;
+    const came = bindingsOf(factory, command.id);
+    if (bindings !== came && !sameKeys(bindings, came)) mark |= BIT.yours;
+    if (keymap.spares.has(command.id)) mark |= BIT.spare;
+    for (const { chord, keeper } of bindings) {
+      if (keeper) mark |= BIT.keeper;
+      if (chord.startsWith('hold:')) mark |= BIT.hold;
+      const here = index.holders.get(place(chord)) ?? [];
+      if (here.length < 2) continue;
+      const area = facts.areaOf.get(command.id) ?? -1;
+      const others = here.filter((holder) => holder.command !== command);
+      if (area >= 0 && others.some((holder) => facts.areaOf.get(holder.command.id) === area))
+        mark |= BIT['takes turns'];
+      if (others.some((holder) => anyClash(facts, [holder, { command, chord, keeper: false, spare: false }])))
+        mark |= BIT.clashing;
+    }
+    bits.set(command, mark);
+  }
+  return bits;
+}
+
+const BIT = Object.fromEntries(MARKS.map((mark, i) => [mark, 1 << i])) as Record<Mark, number>;
+
+/** The commands of a list that a filter lets through, and how many would be left with each further mark. */
+export function applyFilter(
+  commands: readonly Command[],
+  marks: ReadonlyMap<Command, number>,
+  filter: Filter,
+): { readonly shown: readonly Command[]; readonly counts: Readonly<Record<Mark, number>> } {
+  const wanted = filter.marks.reduce((bits, mark) => bits | BIT[mark], 0);
+  const counts = Object.fromEntries(MARKS.map((mark) => [mark, 0])) as Record<Mark, number>;
+  const shown: Command[] = [];
+  for (const command of commands) {
+    const bits = marks.get(command) ?? 0;
+    if ((bits & wanted) !== wanted || !inLists(command, filter)) continue;
+    shown.push(command);
+    if (bits !== 0) for (const mark of MARKS) if (bits & BIT[mark]) counts[mark]++;
+  }
+  return { shown: countOn(filter) === 0 ? commands : shown, counts };
+}
+
+function inLists(command: Command, { kinds, menus, contexts }: Filter): boolean {
+  return (
+    (kinds.length === 0 || kinds.includes(command.kind)) &&
+    (menus.length === 0 || menus.includes(menuOf(command))) &&
+    (contexts.length === 0 || contexts.includes(command.context))
+  );
+}

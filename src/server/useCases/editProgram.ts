@@ -1,0 +1,101 @@
+import { contextsOverlap } from '../../core/program/contextsOverlap';
+import type { Program } from '../../core/program/program';
+import type { ProgramView } from '../../core/view/views';
+import { inTransaction } from '../database';
+import { Problem } from '../problem';
+import { factoryRow, listKeymaps, loadBindings } from '../repositories/keymaps';
+import { appendStep, findProgram, lastStep, loadProgram, undoStep, writeFacts } from '../repositories/programs';
+
+type Facts = Pick<Program, 'contexts' | 'rules' | 'commands'>;
+
+/** What a program says of itself. @throws Problem when there is none at this address. */
+export async function loadProgramView(slug: string): Promise<ProgramView> {
+  const row = await findProgram(slug);
+  const versionId = await versionOf(row.id);
+  const { program, revision } = await loadProgram(row, versionId);
+  const factory = await loadBindings((await factoryRow(versionId)).id);
+  const step = await lastStep(versionId);
+  return {
+    slug,
+    revision,
+    program,
+    factoryKeys: Object.fromEntries([...factory.bindings].map(([id, list]) => [id, list.map((one) => one.chord)])),
+    lastStep: step?.title ?? null,
+  };
+}
+
+async function versionOf(programId: number): Promise<number> {
+  const factory = (await listKeymaps(programId)).find((one) => one.factory === 1);
+  if (!factory) throw new Problem('not found', 'This program has no factory keymap.');
+  return factory.version_id;
+}
+
+/**
+ * Writes what a program says of itself, as one step that can be undone.
+ * @throws Problem when it was changed elsewhere meanwhile, contradicts itself, or drops a command that has keys.
+ */
+export async function editProgram(slug: string, revision: number, title: string, facts: Facts): Promise<ProgramView> {
+  refuseContradictions(facts);
+  const row = await findProgram(slug);
+  const versionId = await versionOf(row.id);
+  await inTransaction(async (transaction) => {
+    const stored = await loadProgram(row, versionId, transaction);
+    if (stored.revision !== revision) throw changedElsewhere(row.name);
+    const { contexts, rules, commands } = stored.program;
+    const left = new Set(facts.commands.map((one) => one.id));
+    const gone = commands.filter((one) => !left.has(one.id));
+    if (gone.length > 0) {
+      for (const keymap of await listKeymaps(row.id, transaction)) {
+        const { bindings } = await loadBindings(keymap.id, transaction);
+        const used = gone.find((one) => bindings.has(one.id));
+        if (used)
+          throw new Problem(
+            'not allowed',
+            `“${used.name}” has keys in “${keymap.name}”, so it can't be taken off the list. Take its keys away first.`,
+          );
+      }
+    }
+    const step = {
+      title,
+      before: JSON.stringify({ contexts, rules, commands }),
+      after: JSON.stringify(facts),
+    };
+    await writeFacts(versionId, facts, transaction);
+    await appendStep(versionId, step, new Date().toISOString(), transaction);
+  });
+  return loadProgramView(slug);
+}
+
+/** Takes the last step back. */
+export async function undoProgramStep(slug: string, revision: number): Promise<ProgramView> {
+  const row = await findProgram(slug);
+  const versionId = await versionOf(row.id);
+  await inTransaction(async (transaction) => {
+    if ((await loadProgram(row, versionId, transaction)).revision !== revision) throw changedElsewhere(row.name);
+    const step = await lastStep(versionId, transaction);
+    if (!step) throw new Problem('not valid', 'There is nothing left to undo here.');
+    await writeFacts(versionId, JSON.parse(step.before) as Facts, transaction);
+    await undoStep(versionId, step.number, transaction);
+  });
+  return loadProgramView(slug);
+}
+
+function changedElsewhere(name: string): Problem {
+  return new Problem(
+    'changed elsewhere',
+    `What ${name} allows was changed in another window. Load it again, then make your step once more.`,
+  );
+}
+
+/** @throws Problem when contexts are no tree, or commands and rules speak of what is not there. */
+function refuseContradictions({ contexts, commands }: Facts): void {
+  const roots = contexts.filter((one) => one.parent === null);
+  const overlap = contextsOverlap(contexts);
+  const [root] = roots;
+  if (roots.length !== 1 || !root) throw new Problem('not valid', 'One place has to contain all others.');
+  const lost = contexts.find((one) => !overlap(root.id, one.id));
+  if (lost) throw new Problem('not valid', `“${lost.name}” lies in no other place.`);
+  const known = new Set(contexts.map((one) => one.id));
+  const homeless = commands.find((one) => !known.has(one.context));
+  if (homeless) throw new Problem('not valid', `“${homeless.name}” is listened for in a place that is not there.`);
+}

@@ -1,0 +1,66 @@
+'use client';
+
+import Popover from '@mui/material/Popover';
+import { useMemo, useState } from 'react';
+import { type Filter, menuOf } from '@/core/finder/filters';
+import { KINDS, type Program } from '@/core/program/program';
+import styles from './board.module.css';
+
+type Lists = Pick<Filter, 'kinds' | 'menus' | 'contexts'>;
+type Props = { readonly program: Program; readonly filter: Filter; readonly onChange: (filter: Filter) => void };
+
+/** Filters by kind, menu and place, where a chip for each would be too many. */
+export function FilterMenu({ program, filter, onChange }: Props) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const groups = useMemo(() => {
+    const menus = [...new Set(program.commands.map(menuOf))].filter((menu) => menu !== '');
+    return [
+      ['Kind', 'kinds', KINDS.map((kind) => [kind, kind] as const)],
+      ['Listened for', 'contexts', program.contexts.map((one) => [one.id, one.name] as const)],
+      ['Menu', 'menus', menus.map((menu) => [menu, menu] as const)],
+    ] as const;
+  }, [program]);
+  const on = filter.kinds.length + filter.menus.length + filter.contexts.length;
+  const toggle = (list: keyof Lists, value: string): void => {
+    const now = filter[list] as readonly string[];
+    onChange({ ...filter, [list]: now.includes(value) ? now.filter((one) => one !== value) : [...now, value] });
+  };
+  return (
+    <>
+      <button
+        type="button"
+        className="chip"
+        aria-haspopup="dialog"
+        aria-pressed={on > 0}
+        onClick={(event) => setAnchor(event.currentTarget)}
+      >
+        Kind, menu, place{on > 0 ? ` · ${on}` : '…'}
+      </button>
+      <Popover
+        open={anchor !== null}
+        anchorEl={anchor}
+        onClose={() => setAnchor(null)}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+        slotProps={{ paper: { role: 'dialog', 'aria-label': 'Filter by kind, menu and place' } }}
+      >
+        <div className={styles.filterLists}>
+          {groups.map(([title, list, options]) => (
+            <fieldset key={list}>
+              <legend>{title}</legend>
+              {options.map(([value, words]) => (
+                <label key={value}>
+                  <input
+                    type="checkbox"
+                    checked={(filter[list] as readonly string[]).includes(value)}
+                    onChange={() => toggle(list, value)}
+                  />
+                  {words}
+                </label>
+              ))}
+            </fieldset>
+          ))}
+        </div>
+      </Popover>
+    </>
+  );
+}

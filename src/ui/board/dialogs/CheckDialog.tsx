@@ -1,0 +1,122 @@
+'use client';
+
+import Button from '@mui/material/Button';
+import { useMemo, useState } from 'react';
+import {
+  checkKeymap,
+  describeTrouble,
+  type Fix,
+  fixesFor,
+  GRAVITIES,
+  type Gravity,
+  type Trouble,
+} from '@/core/clash/checkKeymap';
+import type { ClashIndex } from '@/core/clash/clashIndex';
+import { counted } from '@/core/text/sentence';
+import { KeyCaps } from '../../parts/KeyCaps';
+import { SentenceView } from '../../parts/SentenceView';
+import { useSettings } from '../../shell/SettingsContext';
+import type { DialogProps } from '../BoardDialogs';
+import { Mark } from '../Mark';
+import { BoardDialog } from './BoardDialog';
+import styles from './dialogs.module.css';
+
+const TITLES: Readonly<Record<Gravity, string>> = {
+  wrong: 'Wrong: it can’t work like this',
+  risky: 'Risky: it may not be heard, or something dear is lost',
+  known: 'Shared on purpose, and good to know',
+};
+const MARKS = { wrong: 'held', risky: 'warned', known: 'known' } as const;
+const FIRST = 60;
+
+/** All that is wrong, risky or worth knowing in a keymap, each with its fixes, each fix a ticket. */
+export function CheckDialog({ index, draft, onClose, onOpen, onTicket }: DialogProps) {
+  const { where } = useSettings();
+  const [fixing, setFixing] = useState(false);
+  const troubles = useMemo(() => checkKeymap(index, where, draft.factory), [index, where, draft.factory]);
+  const fix = async (one: Fix): Promise<void> => {
+    setFixing(true);
+    await onTicket(one.ticket);
+    setFixing(false);
+  };
+  const bad = troubles.filter((one) => one.gravity !== 'known').length;
+  return (
+    <BoardDialog
+      wide
+      title={bad === 0 ? 'Nothing is wrong in this keymap' : `${counted(bad, 'thing')} to look at`}
+      onClose={onClose}
+    >
+      <p className="soft" role="status">
+        {bad === 0
+          ? 'No clash, nothing that can’t be typed here, no keeper lost.'
+          : 'Each fix lands on the tape as a ticket, so it can be taken back.'}
+      </p>
+      {GRAVITIES.map((gravity) => {
+        const some = troubles.filter((one) => one.gravity === gravity);
+        return some.length === 0 ? null : (
+          <details key={gravity} className={styles.group} data-gravity={gravity} open={gravity !== 'known'}>
+            <summary>
+              {TITLES[gravity]} ({some.length})
+            </summary>
+            <ul className={styles.troubles}>
+              {some.slice(0, FIRST).map((trouble) => (
+                <TroubleRow
+                  key={`${trouble.command.id} ${trouble.chord} ${trouble.finding.kind}`}
+                  trouble={trouble}
+                  index={index}
+                  busy={fixing}
+                  onFix={(one) => void fix(one)}
+                  onOpen={() => onOpen(trouble.command)}
+                />
+              ))}
+              {some.length > FIRST && <li className="soft">and {some.length - FIRST} more</li>}
+            </ul>
+          </details>
+        );
+      })}
+    </BoardDialog>
+  );
+}
+
+type RowProps = {
+  readonly trouble: Trouble;
+  readonly index: ClashIndex;
+  readonly busy: boolean;
+  readonly onFix: (fix: Fix) => void;
+  readonly onOpen: () => void;
+};
+function TroubleRow({ trouble, index, busy, onFix, onOpen }: RowProps) {
+  const { where } = useSettings();
+  const fixes = useMemo(() => fixesFor(trouble, index, where), [trouble, index, where]);
+  return (
+    <li data-kind={trouble.finding.kind} data-command={trouble.command.id}>
+      <Mark state={MARKS[trouble.gravity]} />
+      <div>
+        <p>
+          <SentenceView sentence={describeTrouble(trouble, index, where)} />
+        </p>
+        <div className={styles.fixes}>
+          {fixes.map((one) => (
+            <Button
+              key={`${one.label} ${one.keys ?? ''}`}
+              variant="outlined"
+              disabled={busy}
+              onClick={() => onFix(one)}
+            >
+              {one.label}
+              {one.keys !== undefined && (
+                <>
+                  &nbsp;
+                  <KeyCaps chord={one.keys} />
+                </>
+              )}
+            </Button>
+          ))}
+          <Button variant="text" onClick={onOpen}>
+            Look at {trouble.command.name}
+          </Button>
+        </div>
+      </div>
+    </li>
+  );
+}

@@ -1,0 +1,44 @@
+'use client';
+
+import Button from '@mui/material/Button';
+import { historyOf } from '@/core/keymap/historyOf';
+import type { Command } from '@/core/program/program';
+import type { DialogProps } from '../BoardDialogs';
+import { BoardDialog } from './BoardDialog';
+import { ChangeLine } from './ChangeLine';
+import styles from './dialogs.module.css';
+
+const STATES = { applied: '', undone: 'undone', pulled: 'pulled out' } as const;
+
+/** What happened to one command on the tape, the newest first. */
+export function CommandHistory({ selected, draft, actions, onClose }: DialogProps & { selected: Command }) {
+  const { cursor } = draft.state;
+  const steps = historyOf(draft.tape, cursor, selected.id).reverse();
+  return (
+    <BoardDialog title={`What happened to ${selected.name}`} onClose={onClose}>
+      {steps.length === 0 ? (
+        <p className="soft">No ticket of the tape touches it. Its keys are as this keymap began.</p>
+      ) : (
+        <ol className={styles.versions}>
+          {steps.map(({ position, ticket, change, state }) => (
+            <li key={position}>
+              <div className={styles.versionHead}>
+                <span className="soft">Ticket {position}</span> <strong>{ticket.title}</strong>
+                <span className="soft">{STATES[state]}</span>
+                <span className="push" />
+                {position !== cursor && (
+                  <Button variant="text" onClick={() => void actions.goTo(() => position)}>
+                    {position > cursor ? 'Redo to here' : 'Back to here'}
+                  </Button>
+                )}
+              </div>
+              <ul className={styles.lines}>
+                <ChangeLine name={selected.name} change={change} />
+              </ul>
+            </li>
+          ))}
+        </ol>
+      )}
+    </BoardDialog>
+  );
+}

@@ -1,0 +1,80 @@
+'use client';
+
+import Button from '@mui/material/Button';
+import { useEffect, useState } from 'react';
+import type { Change } from '@/core/keymap/ticket';
+import { counted } from '@/core/text/sentence';
+import type { KeptVersion } from '@/core/view/views';
+import { ask, messageOf } from '../../shell/api';
+import type { DialogProps } from '../BoardDialogs';
+import { BoardDialog } from './BoardDialog';
+import { ChangeLine } from './ChangeLine';
+import styles from './dialogs.module.css';
+
+/** The kept versions of a keymap, what each changed, and going back to one. */
+export function HistoryDialog({ index, draft, onClose, onTicket }: DialogProps) {
+  const [versions, setVersions] = useState<readonly KeptVersion[] | null>(null);
+  const [problem, setProblem] = useState('');
+  const { id, revision } = draft.state;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a new revision makes what leads back to a version anew.
+  useEffect(() => {
+    ask<KeptVersion[]>('GET', `/api/keymaps/${id}/history`).then(setVersions, (error: unknown) =>
+      setProblem(messageOf(error)),
+    );
+  }, [id, revision]);
+  const nameOf = (command: string) => index.facts.commands.get(command)?.name ?? command;
+  return (
+    <BoardDialog wide title={`Kept versions of ${draft.state.name}`} onClose={onClose}>
+      {problem && <p role="alert">{problem}</p>}
+      {versions === null && !problem && <p className="soft">Looking…</p>}
+      <ol className={styles.versions}>
+        {versions?.map((version) => (
+          <li key={version.number}>
+            <div className={styles.versionHead}>
+              <strong>Version {version.number}</strong>
+              <span className="soft">
+                {new Date(version.keptAt).toLocaleString('en-US', { dateStyle: 'long', timeStyle: 'short' })} ·{' '}
+                {counted(version.bindings, 'key')}
+              </span>
+              <span className="push" />
+              {version.toHere.length === 0 ? (
+                <span className="soft">as it is now</span>
+              ) : (
+                <Button
+                  variant="outlined"
+                  disabled={draft.state.factory || draft.state.locked}
+                  onClick={() => void onTicket({ title: `Back to version ${version.number}`, changes: version.toHere })}
+                >
+                  Go back to version {version.number}
+                </Button>
+              )}
+            </div>
+            <Changes changes={version.changes} nameOf={nameOf} first={version.number === 1} />
+          </li>
+        ))}
+      </ol>
+    </BoardDialog>
+  );
+}
+
+function Changes({
+  changes,
+  nameOf,
+  first,
+}: {
+  changes: readonly Change[];
+  nameOf: (command: string) => string;
+  first: boolean;
+}) {
+  if (changes.length === 0) return <p className="soft">{first ? 'How it began.' : 'Kept without changes.'}</p>;
+  return (
+    <details>
+      <summary>{counted(changes.length, 'change')}</summary>
+      <ul className={styles.lines}>
+        {changes.slice(0, 200).map((change) => (
+          <ChangeLine key={change.command} name={nameOf(change.command)} change={change} />
+        ))}
+      </ul>
+    </details>
+  );
+}
