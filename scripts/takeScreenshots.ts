@@ -13,6 +13,7 @@ const server = startServer({ port, data, quiet: true });
 const folder = join(root, 'docs/screenshots');
 mkdirSync(folder, { recursive: true });
 
+const dialog = (page: Page) => page.getByRole('dialog').waitFor();
 const lamp = (name: string) => (page: Page) =>
   page.evaluate((one) => {
     document.documentElement.dataset.lamp = one;
@@ -36,6 +37,29 @@ const VIEWS: readonly (readonly [name: string, address: string, prepare?: (page:
       await page.getByText('Taking it leaves').waitFor();
     },
   ],
+  [
+    'board-free',
+    '/board/tarnlight/sheet-retouching/lift-stain',
+    async (page: Page) => {
+      await page.getByRole('button', { name: 'What is free' }).click();
+      await page
+        .getByRole('group', { name: 'Free keys by layer' })
+        .getByRole('button', { name: /^Alt \d/ })
+        .click();
+    },
+  ],
+  ['check', '/board/quillmoor/label-drawing/align-left?show=check', dialog],
+  ['key-card', '/board/tarnlight/sheet-retouching/lift-stain?show=key%20KeyQ', dialog],
+  [
+    'keyboard',
+    '/board/tarnlight/sheet-retouching/lift-stain?show=keyboard',
+    async (page: Page) => {
+      await dialog(page);
+      await page.getByLabel('Language layout').selectOption('fr');
+    },
+  ],
+  ['compare', '/shelf/compare/tarnlight?left=factory-keys&right=sheet-retouching'],
+  ['allows', '/shelf/allows/quillmoor'],
   ['board-dim', '/board/nibshore/my-painting-hand/glaze', lamp('dim')],
   ['sheet-yours', '/sheets/tarnlight/sheet-retouching?contents=yours'],
   ['sheet-all-mac', '/sheets/quillmoor/label-drawing?contents=all&notation=symbols&paper=Letter&way=upright'],

@@ -48,6 +48,17 @@ function check(name, args) {
   else failed++;
 }
 
+/** Every legend of every keyboard layout against what an independent tool compiles from the same data. */
+function checkLayouts() {
+  console.log('\n== keyboard layouts');
+  if (
+    spawnSync('node', ['scripts/layouts.mjs', '--check'], { cwd: root, stdio: 'inherit', env: environment }).status ===
+    0
+  )
+    passed++;
+  else failed++;
+}
+
 /** Runs a test runner that writes its counts to a file. */
 function count(name, args, extra, read) {
   console.log(`\n== ${name}`);
@@ -70,6 +81,7 @@ installTools();
 check('lint', ['biome', 'check', '.']);
 check('types', ['next', 'typegen']);
 check('types, checked', ['tsc', '--noEmit']);
+checkLayouts();
 count('unit', ['vitest', 'run', '--reporter=default', '--reporter=json', '--outputFile=.tmp/unit.json'], {}, () => {
   const { numPassedTests, numFailedTests } = report('unit.json');
   return [numPassedTests, numFailedTests];

@@ -28,36 +28,57 @@ export type Fix = { readonly label: string; readonly keys?: ChordText; readonly 
  * What several commands have together, such as a clash, is one entry.
  */
 export function checkKeymap(index: ClashIndex, where: Where, factory: Keymap): Trouble[] {
+  return [...troublesOf(index, where, factory)]
+    .flat()
+    .sort((a, b) => GRAVITIES.indexOf(a.gravity) - GRAVITIES.indexOf(b.gravity));
+}
+
+/** The same bit by bit: what is found at each command, in the program's own order. */
+export function* troublesOf(index: ClashIndex, where: Where, factory: Keymap): Generator<readonly Trouble[], void> {
+  const together = new Set<string>();
+  for (const command of index.facts.program.commands) {
+    yield [...ownTroubles(index, where, factory, command, together), ...lostKeepers(index, where, factory, command)];
+  }
+}
+
+function ownTroubles(
+  index: ClashIndex,
+  where: Where,
+  factory: Keymap,
+  command: Command,
+  together: Set<string>,
+): Trouble[] {
   const { facts, keymap } = index;
   const troubles: Trouble[] = [];
-  const together = new Set<string>();
-  for (const command of facts.program.commands) {
-    for (const { chord } of bindingsOf(keymap, command.id)) {
-      for (const finding of findingsFor(index, where, command, chord)) {
-        // A fixed chord that the program itself came with is as it should be.
-        const own = finding.kind === 'fixed by the program' && hasKeys(factory, command, chord);
-        const gravity = own ? null : gravityOf(finding);
-        if (gravity === null) continue;
-        if (SHARED.has(finding.kind)) {
-          const at = where.place(chord);
-          const holders = index.holders.get(at) ?? [];
-          const id = finding.kind === 'held by' ? `clash ${at}` : `${finding.kind} ${at} ${area(index, command)}`;
-          if (together.has(id)) continue;
-          together.add(id);
-          if (finding.kind === 'held by' && !anyClash(facts, holders)) continue;
-        }
-        troubles.push({ gravity, command, chord, finding });
+  for (const { chord } of bindingsOf(keymap, command.id)) {
+    for (const finding of findingsFor(index, where, command, chord)) {
+      // A fixed chord that the program itself came with is as it should be.
+      const own = finding.kind === 'fixed by the program' && hasKeys(factory, command, chord);
+      const gravity = own ? null : gravityOf(finding);
+      if (gravity === null) continue;
+      if (SHARED.has(finding.kind)) {
+        const at = where.place(chord);
+        const holders = index.holders.get(at) ?? [];
+        const id = finding.kind === 'held by' ? `clash ${at}` : `${finding.kind} ${at} ${area(index, command)}`;
+        if (together.has(id)) continue;
+        together.add(id);
+        if (finding.kind === 'held by' && !anyClash(facts, holders)) continue;
       }
-    }
-    for (const { chord, keeper } of bindingsOf(factory, command.id)) {
-      if (!keeper || hasKeys(keymap, command, chord, where)) continue;
-      const to = (index.holders.get(where.place(chord)) ?? []).filter(
-        (holder) => relation(facts, holder.command, command) !== 'apart',
-      );
-      troubles.push({ gravity: 'risky', command, chord, finding: { kind: 'keeper lost', to } });
+      troubles.push({ gravity, command, chord, finding });
     }
   }
-  return troubles.sort((a, b) => GRAVITIES.indexOf(a.gravity) - GRAVITIES.indexOf(b.gravity));
+  return troubles;
+}
+
+function lostKeepers(index: ClashIndex, where: Where, factory: Keymap, command: Command): Trouble[] {
+  return bindingsOf(factory, command.id)
+    .filter(({ chord, keeper }) => keeper && !hasKeys(index.keymap, command, chord, where))
+    .map(({ chord }) => {
+      const to = (index.holders.get(where.place(chord)) ?? []).filter(
+        (holder) => relation(index.facts, holder.command, command) !== 'apart',
+      );
+      return { gravity: 'risky', command, chord, finding: { kind: 'keeper lost', to } };
+    });
 }
 
 const SHARED: ReadonlySet<string> = new Set(['held by', 'takes turns with']);

@@ -1,7 +1,7 @@
 import type { ChordText } from '../chord/chord';
 import type { Place } from '../keyboard/placeOf';
 import type { Keymap } from '../keymap/keymap';
-import { contextsOverlap } from '../program/contextsOverlap';
+import { contextsAround, contextsOverlap } from '../program/contextsOverlap';
 import type { Command, CommandId, ContextId, Program } from '../program/program';
 import { turnArea } from '../program/turnArea';
 
@@ -18,6 +18,10 @@ export type ProgramFacts = {
   readonly program: Program;
   readonly commands: ReadonlyMap<CommandId, Command>;
   readonly overlap: (a: ContextId, b: ContextId) => boolean;
+  /** Every context with all those whose presses it hears, or that hear its own: itself, those around and inside it. */
+  readonly meets: ReadonlyMap<ContextId, ReadonlySet<ContextId>>;
+  /** Every context with all those that contain it. */
+  readonly around: ReadonlyMap<ContextId, ReadonlySet<ContextId>>;
   readonly areaOf: ReadonlyMap<CommandId, number>;
   readonly fixed: ReadonlyMap<ChordText, string>;
   /** The menu that each letter opens together with Alt, by the letter in upper case. */
@@ -35,11 +39,16 @@ export type ClashIndex = {
 
 /** Works out what verdicts need to know of a program. */
 export function programFacts(program: Program): ProgramFacts {
-  const { rules } = program;
+  const { rules, contexts } = program;
+  const overlap = contextsOverlap(contexts);
   return {
     program,
     commands: new Map(program.commands.map((command) => [command.id, command])),
-    overlap: contextsOverlap(program.contexts),
+    overlap,
+    meets: new Map(
+      contexts.map(({ id }) => [id, new Set(contexts.map((one) => one.id).filter((one) => overlap(id, one)))]),
+    ),
+    around: contextsAround(contexts),
     areaOf: new Map(program.commands.map((command) => [command.id, turnArea(command, rules)])),
     fixed: new Map(rules.fixed.map(({ chord, why }) => [chord, why])),
     menuOf: new Map(Object.entries(rules.menuLetters).map(([menu, letter]) => [letter.toUpperCase(), menu])),

@@ -2,12 +2,11 @@ import type { ChordText } from '../chord/chord';
 import type { Where } from '../keyboard/where';
 import type { Command } from '../program/program';
 import type { Sentence } from '../text/sentence';
-import { type Choice, choices } from './choices';
 import type { ClashIndex } from './clashIndex';
 import { describeFinding } from './describeFinding';
 import { type Finding, type Verdict, verdict, verdictWeight, type Weight, weightOf } from './verdict';
 
-/** A verdict with its sentences and the ways to go on from it, as the bench shows them. */
+/** A verdict with its sentences, as the bench shows it. */
 export type Judged = {
   readonly chord: ChordText;
   readonly verdict: Verdict;
@@ -17,13 +16,12 @@ export type Judged = {
     readonly kind: Finding['kind'];
     readonly sentence: Sentence;
   }[];
-  readonly choices: readonly Choice[];
   /** Somebody who holds the keys, to go to. */
   readonly holder: Command | null;
 };
 
 /** Judges a chord for a command in one go. */
-export function judge(index: ClashIndex, where: Where, command: Command, chord: ChordText, keepOwn: boolean): Judged {
+export function judge(index: ClashIndex, where: Where, command: Command, chord: ChordText): Judged {
   const said = verdict(index, where, command, chord);
   const holder = said.findings.flatMap((one) => ('holders' in one ? one.holders : []))[0]?.command;
   return {
@@ -35,7 +33,6 @@ export function judge(index: ClashIndex, where: Where, command: Command, chord: 
       kind: one.kind,
       sentence: describeFinding(one, chord, index.keymap, where),
     })),
-    choices: choices(index, where, command, said, keepOwn),
     holder: holder ?? null,
   };
 }

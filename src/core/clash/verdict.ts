@@ -98,7 +98,7 @@ export function findingsFor(index: ClashIndex, where: Where, command: Command, c
   const held = chord.startsWith('hold:');
   const counterpart = others(index, command, held ? at.slice(5) : `hold:${at}`);
   if (counterpart.length > 0) findings.push({ kind: 'also a hold key', holders: counterpart, held });
-  const begun = others(index, command, at, 'sequences');
+  const begun = index.sequences.size === 0 ? NOBODY : others(index, command, at, 'sequences');
   if (begun.length > 0) findings.push({ kind: 'in a sequence', holders: begun, begins: true });
   const first = sequence ? others(index, command, at.slice(0, at.indexOf(' '))) : NOBODY;
   if (first.length > 0) findings.push({ kind: 'in a sequence', holders: first, begins: false });
@@ -107,9 +107,10 @@ export function findingsFor(index: ClashIndex, where: Where, command: Command, c
   if (twin !== null && onTwin.length > 0) findings.push({ kind: 'from the number pad', holders: onTwin, chord: twin });
   const does = DESKTOP_KEYS[where.desktop].get(at) ?? DESKTOP_KEYS[where.desktop].get(chord);
   if (does !== undefined) findings.push({ kind: 'taken by the desktop', does });
-  const menu = where.desktop === 'mac' ? undefined : facts.menuOf.get(/^Alt\+(.)$/u.exec(at)?.[1] ?? '');
+  const letter = facts.menuOf.size === 0 || where.desktop === 'mac' || !at.startsWith('Alt+') ? '' : at.slice(4);
+  const menu = facts.menuOf.get(letter);
   if (menu !== undefined) findings.push({ kind: 'opens a menu', menu });
-  findings.push(...where.typing(chord));
+  for (const trouble of where.typing(chord)) findings.push(trouble);
   return findings;
 }
 
@@ -125,41 +126,43 @@ function others(
   const all = index[list].get(at);
   if (!all) return NOBODY;
   return all.filter(
-    (holder) => holder.command.id !== command.id && index.facts.overlap(holder.command.context, command.context),
+    (holder) => holder.command.id !== command.id && index.facts.meets.get(command.context)?.has(holder.command.context),
   );
 }
 
 function holding(index: ClashIndex, command: Command, at: ChordText, findings: Finding[]): void {
   const here = index.holders.get(at);
-  if (!here) return;
+  if (!here || (here.length === 1 && here[0]?.command.id === command.id)) return;
   const { facts } = index;
-  const groups: Record<'held by' | 'takes turns with' | 'shadows' | 'shadowed by', Holder[]> = {
-    'held by': [],
-    'takes turns with': [],
-    shadows: [],
-    'shadowed by': [],
-  };
+  const meets = facts.meets.get(command.context);
+  const groups = new Map<Sharing, Holder[]>();
   for (const holder of here) {
-    if (holder.command.id === command.id) continue;
+    if (!meets?.has(holder.command.context) || holder.command.id === command.id) continue;
     const how = relation(facts, command, holder.command);
-    if (how === 'clash') groups['held by'].push(holder);
-    else if (how === 'turns') groups['takes turns with'].push(holder);
-    else if (how === 'shadow')
-      groups[isInside(index, command, holder.command) ? 'shadows' : 'shadowed by'].push(holder);
+    const kind =
+      how === 'clash'
+        ? 'held by'
+        : how === 'turns'
+          ? 'takes turns with'
+          : isInside(index, command, holder.command)
+            ? 'shadows'
+            : 'shadowed by';
+    const group = groups.get(kind);
+    if (group) group.push(holder);
+    else groups.set(kind, [holder]);
   }
-  for (const kind of ['held by', 'takes turns with', 'shadows', 'shadowed by'] as const)
-    if (groups[kind].length > 0) findings.push({ kind, holders: groups[kind] });
+  for (const kind of SHARING) {
+    const holders = groups.get(kind);
+    if (holders) findings.push({ kind, holders });
+  }
 }
+
+const SHARING = ['held by', 'takes turns with', 'shadows', 'shadowed by'] as const;
+type Sharing = (typeof SHARING)[number];
 
 /** Whether the context of the first lies inside the context of the second. */
 function isInside({ facts }: ClashIndex, inner: Command, outer: Command): boolean {
-  const parents = new Map(facts.program.contexts.map((context) => [context.id, context.parent]));
-  let at = parents.get(inner.context);
-  for (let steps = 0; at && steps < parents.size; steps++) {
-    if (at === outer.context) return true;
-    at = parents.get(at);
-  }
-  return false;
+  return facts.around.get(inner.context)?.has(outer.context) ?? false;
 }
 
 const TWINS: readonly (readonly [pad: string, key: string])[] = [

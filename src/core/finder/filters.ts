@@ -1,4 +1,4 @@
-import { anyClash, type ClashIndex } from '../clash/clashIndex';
+import { type ClashIndex, type Holder, relation } from '../clash/clashIndex';
 import type { Place } from '../keyboard/placeOf';
 import { bindingsOf, type Keymap, sameKeys } from '../keymap/keymap';
 import type { Command, ContextId, Kind } from '../program/program';
@@ -32,6 +32,7 @@ export function markCommands(index: ClashIndex, factory: Keymap, place: Place): 
   const bits = new Map<Command, number>();
   for (const command of facts.program.commands) {
     const bindings = bindingsOf(keymap, command.id);
+    const meets = facts.meets.get(command.context);
     let mark = bindings.length === 0 ? BIT['no key'] : 0;
     const came = bindingsOf(factory, command.id);
     if (bindings !== came && !sameKeys(bindings, came)) mark |= BIT.yours;
@@ -39,38 +40,49 @@ export function markCommands(index: ClashIndex, factory: Keymap, place: Place): 
     for (const { chord, keeper } of bindings) {
       if (keeper) mark |= BIT.keeper;
       if (chord.startsWith('hold:')) mark |= BIT.hold;
-      const here = index.holders.get(place(chord)) ?? [];
-      if (here.length < 2) continue;
-      const area = facts.areaOf.get(command.id) ?? -1;
-      const others = here.filter((holder) => holder.command !== command);
-      if (area >= 0 && others.some((holder) => facts.areaOf.get(holder.command.id) === area))
-        mark |= BIT['takes turns'];
-      if (others.some((holder) => anyClash(facts, [holder, { command, chord, keeper: false, spare: false }])))
-        mark |= BIT.clashing;
+      const here = index.holders.get(place(chord)) ?? NOBODY;
+      for (const other of here) {
+        if (other.command === command || !meets?.has(other.command.context)) continue;
+        const how = relation(facts, command, other.command);
+        if (how === 'turns') mark |= BIT['takes turns'];
+        else if (how === 'clash') mark |= BIT.clashing;
+      }
     }
     bits.set(command, mark);
   }
   return bits;
 }
 
+const NOBODY: readonly Holder[] = [];
 const BIT = Object.fromEntries(MARKS.map((mark, i) => [mark, 1 << i])) as Record<Mark, number>;
 
-/** The commands of a list that a filter lets through, and how many would be left with each further mark. */
+/** The commands of a list that a filter lets through. */
 export function applyFilter(
   commands: readonly Command[],
   marks: ReadonlyMap<Command, number>,
   filter: Filter,
-): { readonly shown: readonly Command[]; readonly counts: Readonly<Record<Mark, number>> } {
-  const wanted = filter.marks.reduce((bits, mark) => bits | BIT[mark], 0);
+): readonly Command[] {
+  if (countOn(filter) === 0) return commands;
+  const wanted = bitsOf(filter);
+  return commands.filter((command) => ((marks.get(command) ?? 0) & wanted) === wanted && inLists(command, filter));
+}
+
+/** How many commands of a list would be left with each further mark. */
+export function countMarks(
+  commands: readonly Command[],
+  marks: ReadonlyMap<Command, number>,
+  filter: Filter,
+): Readonly<Record<Mark, number>> {
   const counts = Object.fromEntries(MARKS.map((mark) => [mark, 0])) as Record<Mark, number>;
-  const shown: Command[] = [];
-  for (const command of commands) {
+  for (const command of applyFilter(commands, marks, filter)) {
     const bits = marks.get(command) ?? 0;
-    if ((bits & wanted) !== wanted || !inLists(command, filter)) continue;
-    shown.push(command);
     if (bits !== 0) for (const mark of MARKS) if (bits & BIT[mark]) counts[mark]++;
   }
-  return { shown: countOn(filter) === 0 ? commands : shown, counts };
+  return counts;
+}
+
+function bitsOf({ marks }: Filter): number {
+  return marks.reduce((bits, mark) => bits | BIT[mark], 0);
 }
 
 function inLists(command: Command, { kinds, menus, contexts }: Filter): boolean {

@@ -7,8 +7,8 @@ import { CONCEPTS, PARTNERS } from '../glossary/glossary';
 import { keymapOf } from '../keymap/keymap';
 import type { Command } from '../program/program';
 import { here, sampleProgram } from '../testing/sampleProgram';
-import { applyFilter, countOn, markCommands, NO_FILTER } from './filters';
-import { finderRows, neighbors } from './finderRows';
+import { applyFilter, countMarks, countOn, markCommands, NO_FILTER } from './filters';
+import { finderRows, neighborsOf } from './finderRows';
 import { nearWord } from './nearWord';
 import { searchCommands } from './searchCommands';
 import { buildSearchIndex } from './searchIndex';
@@ -106,8 +106,8 @@ describe('the finder', () => {
     );
     const marks = markCommands(buildClashIndex(programFacts(sampleProgram), keymap, here.place), factory, here.place);
     const ids = (filter: Partial<typeof NO_FILTER>) =>
-      applyFilter(sampleProgram.commands, marks, { ...NO_FILTER, ...filter }).shown.map((one) => one.id);
-    expect(applyFilter(sampleProgram.commands, marks, NO_FILTER).counts).toEqual({
+      applyFilter(sampleProgram.commands, marks, { ...NO_FILTER, ...filter }).map((one) => one.id);
+    expect(countMarks(sampleProgram.commands, marks, NO_FILTER)).toEqual({
       'no key': 5,
       yours: 4,
       keeper: 1,
@@ -121,7 +121,7 @@ describe('the finder', () => {
     expect(ids({ marks: ['spare'], contexts: ['canvas'] })).toEqual(['dab']);
     expect(ids({ kinds: ['tool'], marks: ['hold'] })).toEqual(['fill']);
     expect(ids({ menus: ['Rows', 'Brush'] })).toEqual(['dab', 'smear', 'open-row', 'fold-row']);
-    expect(applyFilter(sampleProgram.commands, marks, { ...NO_FILTER, marks: ['spare'] }).counts.clashing).toBe(1);
+    expect(countMarks(sampleProgram.commands, marks, { ...NO_FILTER, marks: ['spare'] }).clashing).toBe(1);
     expect([ids({}).length, countOn({ ...NO_FILTER, kinds: ['tool'] })]).toEqual([sampleProgram.commands.length, 1]);
   });
 
@@ -135,7 +135,7 @@ describe('the finder', () => {
       'c',
     ]);
     expect(finderRows(commands, false)).toHaveLength(3);
-    expect(neighbors(commands, commands[0]!)).toEqual({ before: null, after: commands[1] });
-    expect(neighbors(commands, commands[2]!)).toEqual({ before: null, after: null });
+    expect(neighborsOf(commands).get(commands[0]!)).toEqual({ before: null, after: commands[1] });
+    expect(neighborsOf(commands).get(commands[2]!)).toEqual({ before: null, after: null });
   });
 });

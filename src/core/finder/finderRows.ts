@@ -16,12 +16,20 @@ export function finderRows(commands: readonly Command[], inMenuOrder: boolean): 
   return rows;
 }
 
-/** The commands that stand before and after one in its own menu, null at its ends. */
-export function neighbors(
+/** The commands that stand before and after each one in its own menu, null at its ends. */
+export function neighborsOf(
   commands: readonly Command[],
-  command: Command,
-): { readonly before: Command | null; readonly after: Command | null } {
-  const menu = commands.filter((one) => one.path.join('\n') === command.path.join('\n'));
-  const at = menu.indexOf(command);
-  return { before: menu[at - 1] ?? null, after: at < 0 ? null : (menu[at + 1] ?? null) };
+): ReadonlyMap<Command, { readonly before: Command | null; readonly after: Command | null }> {
+  const menus = new Map<string, Command[]>();
+  for (const command of commands) {
+    const path = command.path.join('\n');
+    const menu = menus.get(path);
+    if (menu) menu.push(command);
+    else menus.set(path, [command]);
+  }
+  return new Map(
+    [...menus.values()].flatMap((menu) =>
+      menu.map((command, i) => [command, { before: menu[i - 1] ?? null, after: menu[i + 1] ?? null }] as const),
+    ),
+  );
 }

@@ -1,7 +1,7 @@
 import { conceptsBeginning } from '../glossary/glossary';
 import type { Command } from '../program/program';
 import { nearWord } from './nearWord';
-import { type SearchIndex, wordsOf } from './searchIndex';
+import { type Entry, type SearchIndex, wordsOf } from './searchIndex';
 
 /**
  * The commands a query finds, best first; equals keep the program's own order. An empty query finds all.
@@ -13,28 +13,28 @@ import { type SearchIndex, wordsOf } from './searchIndex';
  */
 export function searchCommands(index: SearchIndex, query: string): Command[] {
   const words = wordsOf(query);
-  if (words.length === 0) return index.map((entry) => entry.command);
+  if (words.length === 0) return index.entries.map((entry) => entry.command);
   const exact = rank(index, words, scoreExactly);
   return exact.length > 0 ? exact : rank(index, words, scoreWithSlip);
 }
 
-type Entry = SearchIndex[number];
 type Score = (entry: Entry, word: string) => number;
 
 function rank(index: SearchIndex, words: readonly string[], score: Score): Command[] {
   const whole = words.join(' ');
   const joined = words.join('');
-  const meant = conceptsBeginning(whole);
-  const meantBy = words.length > 1 ? words.map(conceptsBeginning) : [meant];
+  const meant = meaning(index, whole);
+  const meantBy = words.length > 1 ? words.map((word) => meaning(index, word)) : [meant];
   const buckets: Command[][] = [];
-  for (const entry of index) {
+  for (let place = 0; place < index.entries.length; place++) {
+    const entry = index.entries[place] as Entry;
     let points = 0;
-    if (entry.name === whole) points = 100;
-    else if (entry.name.startsWith(whole)) points = 80;
-    else if (entry.initials.startsWith(joined) && joined.length > 1) points = 50;
+    if (entry.name.startsWith(whole)) points = entry.name.length === whole.length ? 100 : 80;
+    else if (joined.length > 1 && entry.initials.startsWith(joined)) points = 50;
     let sum = 0;
     for (let i = 0; i < words.length; i++) {
-      const one = Math.max(score(entry, words[i] as string), hasConcept(entry, meantBy[i]) ? 35 : 0);
+      let one = score(entry, words[i] as string);
+      if (one < 35 && meantBy[i]?.has(place)) one = 35;
       if (one === 0) {
         sum = 0;
         break;
@@ -42,7 +42,7 @@ function rank(index: SearchIndex, words: readonly string[], score: Score): Comma
       sum += one;
     }
     if (sum > 0) points += Math.round(sum / words.length);
-    if (points < 45 && hasConcept(entry, meant)) points = 45;
+    if (points < 45 && meant?.has(place)) points = 45;
     if (points === 0) continue;
     const bucket = buckets[points];
     if (bucket) bucket.push(entry.command);
@@ -51,18 +51,24 @@ function rank(index: SearchIndex, words: readonly string[], score: Score): Comma
   return buckets.reverse().flat();
 }
 
-function hasConcept({ concepts }: Entry, meant: ReadonlySet<number> | undefined): boolean {
-  return meant !== undefined && meant.size > 0 && concepts.some((one) => meant.has(one));
+/** The places of the commands that speak of a concept one of whose words begins with what was typed. */
+function meaning(index: SearchIndex, typed: string): ReadonlySet<number> | null {
+  const concepts = conceptsBeginning(typed);
+  if (concepts.size === 0) return null;
+  const places = new Set<number>();
+  for (const concept of concepts) for (const place of index.byConcept.get(concept) ?? []) places.add(place);
+  return places;
 }
 
-function scoreExactly({ name, words, path, pathWords }: Entry, word: string): number {
-  if (name.includes(word)) {
-    if (words.includes(word)) return 70;
-    if (words.some((one) => one.startsWith(word))) return 60;
+function scoreExactly({ spacedName, spacedPath }: Entry, word: string): number {
+  const at = spacedName.indexOf(word);
+  if (at >= 0) {
+    if (spacedName.includes(` ${word} `)) return 70;
+    if (spacedName[at - 1] === ' ' || spacedName.includes(` ${word}`)) return 60;
     return word.length > 1 ? 30 : 0;
   }
-  if (!path.includes(word)) return 0;
-  if (pathWords.some((one) => one.startsWith(word))) return 20;
+  if (!spacedPath.includes(word)) return 0;
+  if (spacedPath.includes(` ${word}`)) return 20;
   return word.length > 2 ? 10 : 0;
 }
 

@@ -14,7 +14,7 @@ export function buildKeyboard(choice: KeyboardChoice): Keyboard {
   if (before) return before;
   const facts = layoutFacts(choice.layout);
   const places = shapePlaces(choice.shape, choice.size, facts.keys.IntlRo !== undefined);
-  const hasAltGr = Object.values(facts.keys).some((levels) => (levels[2] ?? '') !== '');
+  const hasAltGr = places.some(({ code }) => (facts.keys[code]?.[2] ?? '') !== '');
   const keys = places.map(({ label, ...place }): Key => {
     const levels = (facts.keys[place.code] ?? []).map(legendOf);
     const base = levels[0];

@@ -24,6 +24,9 @@ type Props = {
   readonly spare: boolean;
   readonly isFixed: (chord: ChordText) => boolean;
   readonly judged: Judged | null;
+  readonly offered: readonly Choice[];
+  /** Whether the choices are still those of the press before. */
+  readonly stale: boolean;
   readonly near: readonly FreeChord[];
   readonly keepOwn: boolean;
   /** Said when the bench has moved here because this command lost its keys. */
@@ -34,6 +37,8 @@ type Props = {
   readonly onPropose: (chord: ChordText | null) => void;
   readonly onKeepOwn: (keep: boolean) => void;
   readonly onChoose: (choice: Choice) => void;
+  /** Enter: the first choice. */
+  readonly onFirst: () => void;
   readonly onRemove: (chord: ChordText) => void;
   readonly onMark: (chord: ChordText, marks: { keeper?: boolean; hook?: string }) => void;
   readonly onGoTo: (command: Command) => void;
@@ -51,7 +56,6 @@ export function Bench(props: Props) {
       </section>
     );
   }
-  const [first] = judged?.choices ?? [];
   return (
     <section className={`card ${styles.bench}`} aria-label="Bench">
       <About {...props} command={command} />
@@ -69,7 +73,7 @@ export function Bench(props: Props) {
           judged={judged}
           captureRef={props.captureRef}
           onPropose={props.onPropose}
-          onFirst={() => first && props.onChoose(first)}
+          onFirst={props.onFirst}
           onLeave={props.onLeave}
         />
         <div
@@ -114,13 +118,13 @@ function Reminder({ name, letter }: { name: string; letter: string }) {
   );
 }
 
-function Choices({ judged, onChoose, onLeave, onGoTo }: Props & { judged: Judged }) {
+function Choices({ judged, offered, stale, onChoose, onLeave, onGoTo }: Props & { judged: Judged }) {
   const button = (choice: Choice, i: number) => (
     <Button
       key={choice.kind}
       data-choice={choice.kind}
       variant={i === 0 ? 'contained' : 'outlined'}
-      onClick={() => onChoose(choice)}
+      onClick={() => !stale && onChoose(choice)}
     >
       {choice.label}
       {choice.keys !== undefined && (
@@ -132,13 +136,13 @@ function Choices({ judged, onChoose, onLeave, onGoTo }: Props & { judged: Judged
     </Button>
   );
   // The plain ways stand first with leaving it; those that name further keys follow in a row of their own.
-  const further = judged.choices.filter((choice, i) => i > 0 && choice.keys !== undefined);
+  const further = offered.filter((choice, i) => i > 0 && choice.keys !== undefined);
   return (
     <>
       <div className={styles.choices}>
-        {judged.choices.filter((choice) => !further.includes(choice)).map(button)}
+        {offered.filter((choice) => !further.includes(choice)).map(button)}
         <Button variant="text" onClick={onLeave}>
-          {judged.choices.length > 0 ? 'Leave it' : 'Try other keys'}
+          {offered.length > 0 ? 'Leave it' : 'Try other keys'}
         </Button>
         {judged.holder && (
           <Button variant="text" onClick={() => judged.holder && onGoTo(judged.holder)}>
@@ -184,7 +188,7 @@ function About({
           <OwnKeys key={binding.chord} binding={binding} {...rest} />
         ))}
       </ul>
-      {rest.judged && rest.judged.choices.length > 0 && bindings.length > 0 && (
+      {rest.judged && rest.offered.length > 0 && bindings.length > 0 && (
         <label className={styles.also}>
           <input type="checkbox" checked={rest.keepOwn} onChange={(event) => rest.onKeepOwn(event.target.checked)} />
           {bindings.length === 1 ? 'Keeps these as well' : 'Keeps all of these as well'}

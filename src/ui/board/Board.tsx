@@ -4,11 +4,11 @@ import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } f
 import type { ChordText } from '@/core/chord/chord';
 import { parseCanonical } from '@/core/chord/parseChord';
 import { backToFactory } from '@/core/clash/backToFactory';
-import type { Choice } from '@/core/clash/choices';
+import { type Choice, choices } from '@/core/clash/choices';
 import { buildClashIndex, programFacts } from '@/core/clash/clashIndex';
 import { freeNear } from '@/core/clash/freeNear';
 import { type Judged, judge } from '@/core/clash/judge';
-import { neighbors } from '@/core/finder/finderRows';
+import { neighborsOf } from '@/core/finder/finderRows';
 import { dropKeys, markKeys, markSpare } from '@/core/keymap/changeKeys';
 import { bindingsOf } from '@/core/keymap/keymap';
 import { pullTicket, restingOn } from '@/core/keymap/pullTicket';
@@ -18,6 +18,7 @@ import { counted, listed } from '@/core/text/sentence';
 import type { KeymapLink, KeymapView } from '@/core/view/views';
 import type { Action } from '../parts/ActionsMenu';
 import { ConfirmDialog, type Question } from '../parts/ConfirmDialog';
+import { useStable } from '../parts/useStable';
 import { useNotice } from '../shell/Notices';
 import { useSettings } from '../shell/SettingsContext';
 import { Bench } from './Bench';
@@ -122,9 +123,15 @@ export function Board({ view, links, initialCommand, initialShown }: Props) {
   );
 
   const judged = useMemo(
-    (): Judged | null => (selected && proposed !== null ? judge(index, where, selected, proposed, keepOwn) : null),
-    [selected, proposed, index, where, keepOwn],
+    (): Judged | null => (selected && proposed !== null ? judge(index, where, selected, proposed) : null),
+    [selected, proposed, index, where],
   );
+  const choicesFor = (said: Judged | null): Choice[] =>
+    said && selected ? choices(index, where, selected, said.verdict, keepOwn) : [];
+  // The ways to go on follow the verdict in the next picture, so that it is painted first.
+  const answered = useDeferredValue(judged);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a choice is made of a verdict, which is made of the others.
+  const offered = useMemo(() => choicesFor(answered), [answered, keepOwn]);
   // Suggestions follow a moment later, so that the verdict is painted first.
   const asked = useDeferredValue(
     useMemo(() => ({ index, where, selected, proposed }), [index, where, selected, proposed]),
@@ -134,10 +141,7 @@ export function Board({ view, links, initialCommand, initialShown }: Props) {
     const from = asked.proposed ?? bindingsOf(asked.index.keymap, asked.selected.id)[0]?.chord ?? 'Alt+E';
     return freeNear(asked.index, asked.where, asked.selected, from, 3, new Set([asked.where.place(from)]));
   }, [asked]);
-  const around = useMemo(
-    () => (selected ? neighbors(program.commands, selected) : { before: null, after: null }),
-    [program, selected],
-  );
+  const around = useMemo(() => neighborsOf(program.commands), [program]);
 
   const goOn = (from: Chain | null): void => {
     setProposed(null);
@@ -323,6 +327,11 @@ export function Board({ view, links, initialCommand, initialShown }: Props) {
     },
     [facts, select],
   );
+  const nameOf = useCallback((id: CommandId) => facts.commands.get(id)?.name ?? id, [facts]);
+  const goTo = useCallback((cursor: number) => void actions.goTo(() => cursor), [actions]);
+  const onPull = useStable(pull);
+  const restoreAll = useCallback(() => restore(program.commands, 'Everything back to factory'), [restore, program]);
+  const chooseKeyboard = useCallback(() => setShown('keyboard'), []);
   const context = program.contexts.find((one) => one.id === selected?.context)?.name ?? 'everywhere';
   const menu = selected?.path[0];
   const inMenu = menu === undefined ? [] : program.commands.filter((one) => one.path[0] === menu);
@@ -362,7 +371,7 @@ export function Board({ view, links, initialCommand, initialShown }: Props) {
         onUndo={undo}
         onRedo={redo}
         onShow={setShown}
-        onRestoreAll={() => restore(program.commands, 'Everything back to factory')}
+        onRestoreAll={restoreAll}
       />
       <main className={styles.board}>
         <Finder
@@ -385,15 +394,22 @@ export function Board({ view, links, initialCommand, initialShown }: Props) {
             spare={isSpare}
             isFixed={(chord) => facts.fixed.has(chord)}
             judged={judged}
+            offered={offered}
+            stale={answered !== judged}
             near={near}
             keepOwn={keepOwn}
             loss={chain ? { to: chain.back.name, back: chain.back.name } : null}
-            neighbors={around}
+            neighbors={(selected && around.get(selected)) ?? { before: null, after: null }}
             actions={commandActions}
             captureRef={capture}
             onPropose={propose}
             onKeepOwn={setKeepOwn}
             onChoose={choose}
+            onFirst={() => {
+              // Enter may come before the choices are painted, so they are worked out for it.
+              const [first] = choicesFor(judged);
+              if (first) choose(first);
+            }}
             onRemove={(chord) => void remove(chord)}
             onMark={(chord, marks) => void mark(chord, marks)}
             onGoTo={select}
@@ -411,16 +427,10 @@ export function Board({ view, links, initialCommand, initialShown }: Props) {
             onLayer={showLayer}
             onPick={pick}
             onCard={showCard}
-            onChooseKeyboard={() => setShown('keyboard')}
+            onChooseKeyboard={chooseKeyboard}
           />
         </div>
-        <Tape
-          draft={draft}
-          nameOf={(id) => facts.commands.get(id)?.name ?? id}
-          onOpen={openById}
-          onGoTo={(cursor) => void actions.goTo(() => cursor)}
-          onPull={pull}
-        />
+        <Tape draft={draft} nameOf={nameOf} onOpen={openById} onGoTo={goTo} onPull={onPull} />
         <p className="hidden" role="status">
           {said}
         </p>

@@ -1,8 +1,7 @@
 'use client';
 
 import Button from '@mui/material/Button';
-import { useDeferredValue, useMemo, useState } from 'react';
-import { checkKeymap } from '@/core/clash/checkKeymap';
+import { memo, useMemo, useState } from 'react';
 import type { ClashIndex } from '@/core/clash/clashIndex';
 import { compareKeymaps } from '@/core/keymap/compareKeymaps';
 import type { Draft } from '@/core/keymap/draft';
@@ -12,9 +11,9 @@ import { ActionsMenu } from '../parts/ActionsMenu';
 import { KeymapPicker } from '../parts/KeymapPicker';
 import { NameDialog } from '../parts/NameDialog';
 import { useNotice } from '../shell/Notices';
-import { useSettings } from '../shell/SettingsContext';
 import type { Shown } from './BoardDialogs';
 import type { DraftActions } from './useDraft';
+import { useTroubleCount } from './useTroubleCount';
 
 type Props = {
   readonly programName: string;
@@ -30,19 +29,13 @@ type Props = {
 };
 
 /** Which keymap this is, how it stands, and the ways to keep it. */
-export function BoardBar(props: Props) {
+export const BoardBar = memo(function BoardBar(props: Props) {
   const { programName, programSlug, draft, index, links, actions, onUndo, onRedo, onShow, onRestoreAll } = props;
-  const { where } = useSettings();
   const { state, tape } = draft;
   const [naming, setNaming] = useState(false);
   const tell = useNotice();
   const changes = useMemo(() => compareKeymaps(draft.kept, draft.keymap).length, [draft.kept, draft.keymap]);
-  // The count follows a moment later, so that it never holds up a press.
-  const asked = useDeferredValue(index);
-  const bad = useMemo(
-    () => checkKeymap(asked, where, draft.factory).filter((one) => one.gravity !== 'known').length,
-    [asked, where, draft.factory],
-  );
+  const bad = useTroubleCount(index, draft.factory);
   const here = {
     program: programSlug,
     programName,
@@ -151,4 +144,4 @@ export function BoardBar(props: Props) {
       )}
     </header>
   );
-}
+});

@@ -34,7 +34,7 @@ export function Capture({ name, judged, captureRef, onPropose, onFirst, onLeave 
     // Tab and Escape leave, so that a keyboard alone is never caught here; Enter takes what is offered first.
     if (event.key === 'Tab' && !event.ctrlKey && !event.altKey && !event.metaKey) return;
     if (event.key === 'Escape' && plain) return onLeave();
-    if (event.key === 'Enter' && plain && judged && judged.choices.length > 0) {
+    if (event.key === 'Enter' && plain && judged && judged.weight !== 'stops') {
       event.preventDefault();
       return onFirst();
     }
@@ -95,7 +95,7 @@ export function Capture({ name, judged, captureRef, onPropose, onFirst, onLeave 
               aria-describedby="type-problem"
               onChange={(event) => type(event.target.value)}
               onKeyDown={(event) => {
-                if (event.key === 'Enter' && judged && judged.choices.length > 0) onFirst();
+                if (event.key === 'Enter' && judged) onFirst();
                 if (event.key === 'Escape') {
                   setTyping(false);
                   captureRef.current?.focus();

@@ -1,7 +1,7 @@
 'use client';
 
 import Popover from '@mui/material/Popover';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { type Filter, menuOf } from '@/core/finder/filters';
 import { KINDS, type Program } from '@/core/program/program';
 import styles from './board.module.css';
@@ -10,7 +10,7 @@ type Lists = Pick<Filter, 'kinds' | 'menus' | 'contexts'>;
 type Props = { readonly program: Program; readonly filter: Filter; readonly onChange: (filter: Filter) => void };
 
 /** Filters by kind, menu and place, where a chip for each would be too many. */
-export function FilterMenu({ program, filter, onChange }: Props) {
+export const FilterMenu = memo(function FilterMenu({ program, filter, onChange }: Props) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const groups = useMemo(() => {
     const menus = [...new Set(program.commands.map(menuOf))].filter((menu) => menu !== '');
@@ -36,31 +36,33 @@ export function FilterMenu({ program, filter, onChange }: Props) {
       >
         Kind, menu, place{on > 0 ? ` · ${on}` : '…'}
       </button>
-      <Popover
-        open={anchor !== null}
-        anchorEl={anchor}
-        onClose={() => setAnchor(null)}
-        anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
-        slotProps={{ paper: { role: 'dialog', 'aria-label': 'Filter by kind, menu and place' } }}
-      >
-        <div className={styles.filterLists}>
-          {groups.map(([title, list, options]) => (
-            <fieldset key={list}>
-              <legend>{title}</legend>
-              {options.map(([value, words]) => (
-                <label key={value}>
-                  <input
-                    type="checkbox"
-                    checked={(filter[list] as readonly string[]).includes(value)}
-                    onChange={() => toggle(list, value)}
-                  />
-                  {words}
-                </label>
-              ))}
-            </fieldset>
-          ))}
-        </div>
-      </Popover>
+      {anchor !== null && (
+        <Popover
+          open
+          anchorEl={anchor}
+          onClose={() => setAnchor(null)}
+          anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+          slotProps={{ paper: { role: 'dialog', 'aria-label': 'Filter by kind, menu and place' } }}
+        >
+          <div className={styles.filterLists}>
+            {groups.map(([title, list, options]) => (
+              <fieldset key={list}>
+                <legend>{title}</legend>
+                {options.map(([value, words]) => (
+                  <label key={value}>
+                    <input
+                      type="checkbox"
+                      checked={(filter[list] as readonly string[]).includes(value)}
+                      onChange={() => toggle(list, value)}
+                    />
+                    {words}
+                  </label>
+                ))}
+              </fieldset>
+            ))}
+          </div>
+        </Popover>
+      )}
     </>
   );
-}
+});

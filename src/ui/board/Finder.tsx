@@ -13,8 +13,19 @@ import {
   useState,
 } from 'react';
 import { type ChordText, canonicalText } from '@/core/chord/chord';
+import { parseCanonical } from '@/core/chord/parseChord';
+import { writeChord } from '@/core/chord/writeChord';
 import type { ClashIndex } from '@/core/clash/clashIndex';
-import { applyFilter, countOn, type Filter, MARKS, type Mark, markCommands, NO_FILTER } from '@/core/finder/filters';
+import {
+  applyFilter,
+  countMarks,
+  countOn,
+  type Filter,
+  MARKS,
+  type Mark,
+  markCommands,
+  NO_FILTER,
+} from '@/core/finder/filters';
 import { finderRows } from '@/core/finder/finderRows';
 import { searchCommands } from '@/core/finder/searchCommands';
 import { buildSearchIndex } from '@/core/finder/searchIndex';
@@ -53,11 +64,17 @@ const LABELS: Readonly<Record<Mark, string>> = {
 const ALWAYS: readonly Mark[] = ['no key', 'yours'];
 const ROW = 40;
 const HEADING = 30;
+const MOST_FOUND = 200;
+/** More than are ever on the page at once. */
+const SLOTS = 64;
+/** How long, in ms, the hand has to rest before the bench follows what is typed. */
+const REST = 300;
 /** As in tokens.css, so that rows are as high as their text. */
 const TEXT_SCALE = { normal: 1, large: 1.125, largest: 1.25 } as const;
 
 /** Finds a command by its words, its menu or its keys. The field keeps the focus; arrow keys move through what it found. */
-export function Finder({ commands, index, draft, selected, turns, inputRef, onSelect, onOpen }: Props) {
+export const Finder = memo(function Finder(props: Props) {
+  const { commands, index, draft, selected, turns, inputRef, onSelect, onOpen } = props;
   const { settings, platform, where } = useSettings();
   const [query, setQuery] = useState('');
   const [filter, setFilter] = useState<Filter>(NO_FILTER);
@@ -65,44 +82,51 @@ export function Finder({ commands, index, draft, selected, turns, inputRef, onSe
   const [keys, setKeys] = useState<ChordText | null>(null);
   const scroller = useRef<HTMLDivElement>(null);
   const searchIndex = useMemo(() => buildSearchIndex(commands), [commands]);
-  // The field and the list ask for the same query one after the other.
-  const last = useRef<{ index: typeof searchIndex; query: string; found: Command[] } | null>(null);
-  const search = useCallback(
-    (words: string): Command[] => {
-      if (last.current?.index !== searchIndex || last.current.query !== words)
-        last.current = { index: searchIndex, query: words, found: searchCommands(searchIndex, words) };
-      return last.current.found;
-    },
-    [searchIndex],
+  const found = useMemo(
+    () => (keys === null ? searchCommands(searchIndex, query) : holdersOf(index, where.place, keys)),
+    [keys, searchIndex, query, index, where.place],
   );
-  const found = keys === null ? search(query) : holdersOf(index, where.place, keys);
   const marks = useMemo(() => markCommands(index, draft.factory, where.place), [index, draft.factory, where.place]);
-  const { shown } = useMemo(() => applyFilter(found, marks, filter), [found, marks, filter]);
-  const { counts } = useMemo(() => applyFilter(commands, marks, filter), [commands, marks, filter]);
+  const shown = useMemo(() => applyFilter(found, marks, filter), [found, marks, filter]);
+  const counts = useMemo(() => countMarks(commands, marks, filter), [commands, marks, filter]);
   const inMenuOrder = keys === null && query.trim() === '';
-  const rows = useMemo(() => finderRows(shown, inMenuOrder), [shown, inMenuOrder]);
+  // Whoever searches types on rather than scroll through thousands.
+  const rows = useMemo(() => {
+    if (inMenuOrder || shown.length <= MOST_FOUND) return finderRows(shown, inMenuOrder);
+    const more = { heading: `${shown.length - MOST_FOUND} more. Type on to narrow them down.` };
+    return [...finderRows(shown.slice(0, MOST_FOUND), false), more];
+  }, [shown, inMenuOrder]);
   const at = useMemo(
     () => rows.findIndex((row) => 'command' in row && row.command.id === selected?.id),
     [rows, selected?.id],
   );
   const size = TEXT_SCALE[settings.textSize];
 
+  // Row heights differ between headings and commands; another function for another list has it measured anew.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the list is what has changed.
+  const getItemKey = useCallback((i: number) => i, [rows]);
   const list = useVirtualizer({
     count: rows.length,
+    getItemKey,
     getScrollElement: () => scroller.current,
     estimateSize: (i) => ('heading' in (rows[i] ?? { heading: '' }) ? HEADING : ROW) * size,
-    overscan: 3,
+    overscan: 1,
     initialRect: { width: 320, height: 620 },
   });
-  // Row heights differ between headings and commands, so a new list is measured anew.
+  // What was found anew is shown from its beginning. Where the list is scrolled to is asked of the virtualizer, since
+  // asking the page would lay it out at once.
   // biome-ignore lint/correctness/useExhaustiveDependencies: the list is what has changed.
-  useEffect(() => list.measure(), [rows]);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: only a new selection or a new list scrolls.
   useEffect(() => {
-    // Asking where an early row is would lay the whole page out anew.
-    if (at > 3) list.scrollToIndex(at, { align: 'auto' });
-    else if (scroller.current && scroller.current.scrollTop > 0) scroller.current.scrollTop = 0;
-  }, [selected?.id, rows]);
+    if (!inMenuOrder && scroller.current && (list.scrollOffset ?? 0) > 0) scroller.current.scrollTop = 0;
+  }, [rows]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: only a new selection or a list in menu order scrolls to it.
+  useEffect(() => {
+    const low = list.scrollOffset ?? 0;
+    const start = list.measurementsCache[at]?.start ?? 0;
+    // A row that is in view needs no scrolling.
+    if (at >= 0 && (start < low || start + 2 * ROW * size > low + (list.scrollRect?.height ?? 0)))
+      list.scrollToIndex(at, { align: 'auto' });
+  }, [selected?.id, inMenuOrder]);
 
   const move = (from: number, step: number): void => {
     for (let i = from + step; i >= 0 && i < rows.length; i += Math.sign(step)) {
@@ -112,6 +136,34 @@ export function Finder({ commands, index, draft, selected, turns, inputRef, onSe
         return;
       }
     }
+  };
+  // While somebody types, only the list is painted at each letter; bench and keyboard follow when the hand rests.
+  const soon = useRef<{ command: Command; timer: number } | null>(null);
+  const bringSoon = (command: Command | null): void => {
+    if (soon.current) window.clearTimeout(soon.current.timer);
+    soon.current = command && {
+      command,
+      timer: window.setTimeout(() => {
+        soon.current = null;
+        startTransition(() => onSelect(command));
+      }, REST),
+    };
+  };
+  // The first of what is found comes onto the bench, so that Enter goes on with it.
+  const wantsFirst = useRef(false);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: only what was found anew is brought.
+  useEffect(() => {
+    if (wantsFirst.current) bringSoon(shown[0] ?? null);
+    wantsFirst.current = false;
+  }, [query, shown]);
+  /** Brings what was to follow at once; @returns the place in the list of the command that is then on the bench. */
+  const bringNow = (): number => {
+    const waiting = soon.current;
+    if (!waiting) return at;
+    window.clearTimeout(waiting.timer);
+    soon.current = null;
+    onSelect(waiting.command);
+    return rows.findIndex((row) => 'command' in row && row.command === waiting.command);
   };
   /** Whether a press is meant as keys to be looked up rather than as writing. */
   const asked = (event: KeyboardEvent): ChordText | null => {
@@ -131,19 +183,19 @@ export function Finder({ commands, index, draft, selected, turns, inputRef, onSe
       event.preventDefault();
       event.stopPropagation();
       setKeys(chord);
-      const [first] = holdersOf(index, where.place, chord);
-      if (first) startTransition(() => onSelect(first));
+      bringSoon(holdersOf(index, where.place, chord)[0] ?? null);
       return;
     }
     if (event.ctrlKey || event.altKey || event.metaKey) return;
     const step = { ArrowDown: 1, ArrowUp: -1, PageDown: 12, PageUp: -12 }[event.key];
     if (step !== undefined) {
       event.preventDefault();
-      if (at < 0) move(-1, 1);
-      else move(Math.max(-1, Math.min(rows.length, at + step - Math.sign(step))), Math.sign(step));
+      const from = bringNow();
+      if (from < 0) move(-1, 1);
+      else move(Math.max(-1, Math.min(rows.length, from + step - Math.sign(step))), Math.sign(step));
     } else if (event.key === 'Enter') {
       event.preventDefault();
-      if (at < 0) move(-1, 1);
+      if (bringNow() < 0) move(-1, 1);
       onOpen();
     } else if (event.key === 'Escape' && (query !== '' || keys !== null)) {
       event.preventDefault();
@@ -181,11 +233,8 @@ export function Finder({ commands, index, draft, selected, turns, inputRef, onSe
           value={keys === null ? query : ''}
           onChange={(event) => {
             setQuery(event.target.value);
-            // The first of what is found is the one on the bench, so that Enter goes on with it.
-            const { shown: then } = applyFilter(search(event.target.value), marks, filter);
-            const [first] = then;
-            // The list is painted first; bench and keyboard follow.
-            if (event.target.value.trim() !== '' && first) startTransition(() => onSelect(first));
+            wantsFirst.current = event.target.value.trim() !== '';
+            if (!wantsFirst.current) bringSoon(null);
           }}
           onKeyDown={onKeyDown}
         />
@@ -263,20 +312,16 @@ export function Finder({ commands, index, draft, selected, turns, inputRef, onSe
             if (!row) return null;
             if ('heading' in row) {
               return (
-                <div
-                  key={`heading ${row.heading} ${i}`}
-                  role="presentation"
-                  className={styles.heading}
-                  style={{ transform: `translateY(${start}px)` }}
-                >
+                <div key={`heading ${i % SLOTS}`} role="presentation" className={styles.heading} style={{ top: start }}>
                   {row.heading}
                 </div>
               );
             }
             const { command } = row;
             return (
+              // Rows that scroll or are replaced give their place on the page to the next ones.
               <Row
-                key={command.id}
+                key={i % SLOTS}
                 id={`command-${i}`}
                 command={command}
                 bindings={bindingsOf(draft.keymap, command.id)}
@@ -305,7 +350,7 @@ export function Finder({ commands, index, draft, selected, turns, inputRef, onSe
       )}
     </section>
   );
-}
+});
 
 function emptyWords(query: string, keys: ChordText | null, filter: Filter): string {
   if (keys === '') return 'Press the keys whose holder you look for. Esc goes back to words.';
@@ -364,16 +409,27 @@ type RowProps = {
 };
 const Row = memo(function Row(props: RowProps) {
   const { id, command, bindings, pin, turns, selected, place, of, start, onSelect, onOpen } = props;
+  const { notation } = useSettings().settings;
+  const first = bindings[0]?.chord ?? '';
+  const parsed = parseCanonical(first);
+  // Said in one, so that a row needs no words hidden on the page.
+  const spoken = [
+    command.name,
+    pathText(command.path),
+    parsed ? writeChord(parsed, notation) : 'no key',
+    pin ? PIN_WORDS[pin] : '',
+  ];
   return (
     // biome-ignore lint/a11y/useKeyWithClickEvents: the field above is worked by keyboard and names this row as active.
     <div
       id={id}
       role="option"
       aria-selected={selected}
+      aria-label={spoken.filter((words) => words !== '').join(', ')}
       aria-posinset={place + 1}
       aria-setsize={of}
       className={styles.row}
-      style={{ transform: `translateY(${start}px)` }}
+      style={{ top: start }}
       onClick={() => {
         onSelect(command);
         onOpen();
@@ -388,9 +444,7 @@ const Row = memo(function Row(props: RowProps) {
       ) : (
         <>
           <span className={styles.rowKeys}>
-            {bindings.slice(0, 1).map((binding) => (
-              <KeyCaps key={binding.chord} chord={binding.chord} />
-            ))}
+            <KeyCaps chord={first} silent />
             {bindings.length > 1 && <span className="soft">+{bindings.length - 1}</span>}
             {turns > 1 && (
               <span className="soft" title={`Takes turns with ${turns - 1} more`}>
@@ -399,7 +453,6 @@ const Row = memo(function Row(props: RowProps) {
             )}
           </span>
           {pin && <Pin state={pin} />}
-          <span className="hidden">{pin && PIN_WORDS[pin]}</span>
         </>
       )}
     </div>

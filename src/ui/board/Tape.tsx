@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useMemo, useRef } from 'react';
+import { memo, useEffect, useMemo, useRef } from 'react';
 import type { Draft } from '@/core/keymap/draft';
 import { sameKeys } from '@/core/keymap/keymap';
 import { goneFrom } from '@/core/keymap/pullTicket';
@@ -21,7 +21,7 @@ type Props = {
 const MOST_SHOWN = 80;
 
 /** The row of tickets: each change with what it did, the undone ones faded at the end. */
-export function Tape({ draft, nameOf, onOpen, onGoTo, onPull }: Props) {
+export const Tape = memo(function Tape({ draft, nameOf, onOpen, onGoTo, onPull }: Props) {
   const { tape, state } = draft;
   const gone = useMemo(() => goneFrom(tape.slice(0, state.cursor)), [tape, state.cursor]);
   const from = Math.max(0, Math.min(state.cursor, tape.length) - MOST_SHOWN);
@@ -80,7 +80,7 @@ export function Tape({ draft, nameOf, onOpen, onGoTo, onPull }: Props) {
       )}
     </section>
   );
-}
+});
 
 function TicketView({
   ticket,

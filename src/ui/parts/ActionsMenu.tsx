@@ -35,25 +35,27 @@ export function ActionsMenu({
           </svg>
         )}
       </button>
-      <Menu disablePortal open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
-        {actions.map(([words, what]) =>
-          typeof what === 'string' ? (
-            <MenuItem key={words} component="a" href={what} onClick={() => setAnchor(null)}>
-              {words}
-            </MenuItem>
-          ) : (
-            <MenuItem
-              key={words}
-              onClick={() => {
-                setAnchor(null);
-                what();
-              }}
-            >
-              {words}
-            </MenuItem>
-          ),
-        )}
-      </Menu>
+      {anchor !== null && (
+        <Menu disablePortal open anchorEl={anchor} onClose={() => setAnchor(null)}>
+          {actions.map(([words, what]) =>
+            typeof what === 'string' ? (
+              <MenuItem key={words} component="a" href={what} onClick={() => setAnchor(null)}>
+                {words}
+              </MenuItem>
+            ) : (
+              <MenuItem
+                key={words}
+                onClick={() => {
+                  setAnchor(null);
+                  what();
+                }}
+              >
+                {words}
+              </MenuItem>
+            ),
+          )}
+        </Menu>
+      )}
     </>
   );
 }

@@ -26,29 +26,31 @@ export function KeymapPicker({ label, links, program, keymap, screen }: Props) {
         <span className="hidden">Keymap: </span>
         {label} <span aria-hidden="true">▾</span>
       </button>
-      <Menu disablePortal open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
-        {programs.flatMap((one) => {
-          const own = links.filter((link) => link.program === one);
-          return [
-            <ListSubheader key={one} role="presentation">
-              {own[0]?.programName}
-            </ListSubheader>,
-            ...own.map((link) => (
-              <MenuItem
-                key={`${one}/${link.keymap}`}
-                selected={one === program && link.keymap === keymap}
-                onClick={() => {
-                  setAnchor(null);
-                  router.push(`/${screen}/${one}/${link.keymap}`);
-                }}
-              >
-                {link.name}
-                {link.owner && <span className="soft">&nbsp;· {link.owner}</span>}
-              </MenuItem>
-            )),
-          ];
-        })}
-      </Menu>
+      {anchor !== null && (
+        <Menu disablePortal open anchorEl={anchor} onClose={() => setAnchor(null)}>
+          {programs.flatMap((one) => {
+            const own = links.filter((link) => link.program === one);
+            return [
+              <ListSubheader key={one} role="presentation">
+                {own[0]?.programName}
+              </ListSubheader>,
+              ...own.map((link) => (
+                <MenuItem
+                  key={`${one}/${link.keymap}`}
+                  selected={one === program && link.keymap === keymap}
+                  onClick={() => {
+                    setAnchor(null);
+                    router.push(`/${screen}/${one}/${link.keymap}`);
+                  }}
+                >
+                  {link.name}
+                  {link.owner && <span className="soft">&nbsp;· {link.owner}</span>}
+                </MenuItem>
+              )),
+            ];
+          })}
+        </Menu>
+      )}
     </>
   );
 }
