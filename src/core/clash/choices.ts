@@ -64,6 +64,7 @@ export function choices(index: ClashIndex, where: Where, command: Command, said:
   const [one] = losers;
   if (!one) return offered;
   const alone = losers.length === 1;
+  const taking: Taking = { command, chord, own, losses, loser: one };
   const spending = losing.every((holder) => holder.spare);
   if (held.length > 0) {
     if (bare.length > 0 && !spending) {
@@ -74,54 +75,47 @@ export function choices(index: ClashIndex, where: Where, command: Command, said:
     if (stays === undefined) offer('take', 'Take it', ticket(...losses), losing);
     else offer('take', `Take it; ${one.name} stays on`, ticket(...losses), losing, { keys: stays });
     if (alone && bare.length > 0 && !spending) {
-      const moved = movedElsewhere(index, where, command, own, losses, one, chord);
+      const moved = movedElsewhere(index, where, taking);
       if (moved) offer('take and move', `Take it, ${one.name} moves to`, moved.ticket, losing, { keys: moved.to });
     }
   }
-  const swapped = alone && !keepOwn && !spending ? swap(index, where, command, own, losses, one, chord) : null;
+  const swapped = alone && !keepOwn && !spending ? swap(index, where, taking) : null;
   if (swapped) offer('swap', `Swap, ${one.name} gets`, swapped.ticket, losing, { keys: swapped.to });
   if (held.length === 0)
     offer('take', alone ? `Take it from ${one.name}` : 'Take it for this alone', ticket(...losses), losing);
   return offered;
 }
 
+/** A command taking a chord from one loser: what happens to the command itself, and to those who lose. */
+type Taking = {
+  readonly command: Command;
+  readonly chord: ChordText;
+  readonly own: Change;
+  readonly losses: readonly Change[];
+  readonly loser: Command;
+};
 type Moved = { readonly to: ChordText; readonly ticket: Ticket };
 
 /** The loser at once on a free chord close to the one it loses; null when there is none. */
-function movedElsewhere(
-  index: ClashIndex,
-  where: Where,
-  command: Command,
-  own: Change,
-  losses: readonly Change[],
-  loser: Command,
-  chord: ChordText,
-): Moved | null {
-  const [to] = freeNear(index, where, loser, chord, 1, new Set(own.after.map((binding) => where.place(binding.chord))));
-  return to === undefined ? null : { to: to.chord, ticket: withLoser(command, own, losses, loser, to.chord) };
+function movedElsewhere(index: ClashIndex, where: Where, taking: Taking): Moved | null {
+  const taken = new Set(taking.own.after.map((binding) => where.place(binding.chord)));
+  const [to] = freeNear(index, where, taking.loser, taking.chord, 1, taken);
+  return to === undefined ? null : { to: to.chord, ticket: withLoser(taking, to.chord) };
 }
 
 /** The loser on the keys that the command gives up; null when it gives none up or they would not do. */
-function swap(
-  index: ClashIndex,
-  where: Where,
-  command: Command,
-  own: Change,
-  losses: readonly Change[],
-  loser: Command,
-  chord: ChordText,
-): Moved | null {
-  const given = own.before.find(
-    (one) => !own.after.some((after) => where.place(after.chord) === where.place(one.chord)),
-  );
+function swap(index: ClashIndex, where: Where, taking: Taking): Moved | null {
+  const { own, losses, loser, chord } = taking;
+  const stays = new Set(own.after.map((one) => where.place(one.chord)));
+  const given = own.before.find((one) => !stays.has(where.place(one.chord)));
   if (!given || given.chord === chord) return null;
-  const ticket = withLoser(command, own, losses, loser, given.chord);
   const after = applyTicket(index.keymap, { title: '', changes: [own, ...losses] });
   const findings = findingsFor(buildClashIndex(index.facts, after, where.place), where, loser, given.chord);
-  return findings.some((one) => ['stops', 'asks'].includes(weightOf(one))) ? null : { to: given.chord, ticket };
+  if (findings.some((one) => ['stops', 'asks'].includes(weightOf(one)))) return null;
+  return { to: given.chord, ticket: withLoser(taking, given.chord) };
 }
 
-function withLoser(command: Command, own: Change, losses: readonly Change[], loser: Command, chord: ChordText): Ticket {
+function withLoser({ command, own, losses, loser }: Taking, chord: ChordText): Ticket {
   const changes = losses.map((loss) =>
     loss.command === loser.id ? { ...loss, after: [...loss.after, { chord }] } : loss,
   );

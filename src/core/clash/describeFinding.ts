@@ -3,7 +3,7 @@ import { keyLabel } from '../chord/keyNames';
 import { DESKTOP_NAMES } from '../desktop/desktopKeys';
 import type { Where } from '../keyboard/where';
 import type { Keymap } from '../keymap/keymap';
-import { type Form, pathText } from '../program/program';
+import { type Form, KIND_PLURALS, pathText } from '../program/program';
 import { listed, type Sentence } from '../text/sentence';
 import type { Holder } from './clashIndex';
 import { lossesOf } from './lossesOf';
@@ -15,15 +15,6 @@ const FORM_WORDS: Readonly<Record<Form, string>> = {
   modified: 'keys with Ctrl, Alt or Command',
   held: 'keys that act only while held',
 };
-const KIND_WORDS = {
-  'menu item': 'Menu items',
-  tool: 'Tools',
-  panel: 'Panels',
-  value: 'Values',
-  script: 'Scripts',
-  'held action': 'Held actions',
-} as const;
-
 /** A finding as one plain sentence that names who, where, and what is lost. Keys are marked, to be set as key caps. */
 export function describeFinding(finding: Finding, chord: ChordText, keymap: Keymap, where: Where): Sentence {
   const { desktop, keyboard } = where;
@@ -42,7 +33,7 @@ export function describeFinding(finding: Finding, chord: ChordText, keymap: Keym
     case 'not allowed':
       return [
         {
-          text: `${KIND_WORDS[finding.command.kind]} of this program can't have ${FORM_WORDS[finding.form]}. What each kind may have stands under “What the program allows”.`,
+          text: `${KIND_PLURALS[finding.command.kind]} of this program can't have ${FORM_WORDS[finding.form]}. What each kind may have stands under “What the program allows”.`,
         },
       ];
     case 'no sequences':

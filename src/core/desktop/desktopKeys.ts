@@ -1,4 +1,5 @@
-import type { ChordText } from '../chord/chord';
+import { type ChordText, canonicalText } from '../chord/chord';
+import { parseChord } from '../chord/parseChord';
 
 /** The desktops a keymap can be judged for. */
 export const DESKTOPS = ['windows', 'mac', 'linux'] as const;
@@ -131,7 +132,11 @@ function mapOf(desktop: Desktop): ReadonlyMap<ChordText, string> {
       chords
         .trim()
         .split(' ')
-        .map((chord) => [chord, does] as const),
+        .flatMap((written) => {
+          // Written in the order people say them; kept in ours.
+          const read = parseChord(written, 'canonical');
+          return read.ok ? [[canonicalText(read.chord), does] as const] : [];
+        }),
     ),
   );
 }

@@ -4,6 +4,16 @@ import type { ChordText } from '../chord/chord';
 export const KINDS = ['menu item', 'tool', 'panel', 'value', 'script', 'held action'] as const;
 export type Kind = (typeof KINDS)[number];
 
+/** The kinds as people speak of several. */
+export const KIND_PLURALS: Readonly<Record<Kind, string>> = {
+  'menu item': 'Menu items',
+  tool: 'Tools',
+  panel: 'Panels',
+  value: 'Values',
+  script: 'Scripts',
+  'held action': 'Held actions',
+};
+
 export type CommandId = string;
 export type ContextId = string;
 

@@ -2,26 +2,17 @@
 
 import Link from 'next/link';
 import { useState } from 'react';
-import { canonicalText } from '@/core/chord/chord';
-import { parseChord } from '@/core/chord/parseChord';
-import {
-  type Command,
-  type Context,
-  FORMS,
-  type Form,
-  KINDS,
-  type Kind,
-  type Program,
-  pathText,
-  type Rules,
-} from '@/core/program/program';
-import { slugs } from '@/core/text/slug';
+import { FORMS, type Form, KIND_PLURALS, KINDS, type Program, type Rules } from '@/core/program/program';
 import type { ProgramView } from '@/core/view/views';
-import { KeyCaps } from '../parts/KeyCaps';
 import { ask, messageOf } from '../shell/api';
 import { useNotice } from '../shell/Notices';
+import { AddCommand } from './AddCommand';
 import styles from './allows.module.css';
+import { Check } from './Check';
 import { CommandList } from './CommandList';
+import { Fixed } from './Fixed';
+import { Places } from './Places';
+import { Turns } from './Turns';
 
 export type Facts = Pick<Program, 'contexts' | 'rules' | 'commands'>;
 export type Step = (title: string, facts: Partial<Facts>) => Promise<boolean>;
@@ -32,15 +23,6 @@ const FORM_WORDS: Readonly<Record<Form, string>> = {
   modified: 'With Ctrl, Alt or Command',
   held: 'Only while held',
 };
-const KIND_WORDS: Readonly<Record<Kind, string>> = {
-  'menu item': 'Menu items',
-  tool: 'Tools',
-  panel: 'Panels',
-  value: 'Values',
-  script: 'Scripts',
-  'held action': 'Held actions',
-};
-
 /** What a program says of itself, to be looked at and corrected. Each change is stored at once and can be undone. */
 export function Allows({ initial }: { initial: ProgramView }) {
   const [view, setView] = useState(initial);
@@ -106,7 +88,7 @@ export function Allows({ initial }: { initial: ProgramView }) {
               <tbody>
                 {KINDS.map((kind) => (
                   <tr key={kind}>
-                    <th scope="row">{KIND_WORDS[kind]}</th>
+                    <th scope="row">{KIND_PLURALS[kind]}</th>
                     {FORMS.map((form) => {
                       const on = rules.forms[kind].includes(form);
                       const next = on ? rules.forms[kind].filter((one) => one !== form) : [...rules.forms[kind], form];
@@ -114,10 +96,10 @@ export function Allows({ initial }: { initial: ProgramView }) {
                         <td key={form}>
                           <input
                             type="checkbox"
-                            aria-label={`${KIND_WORDS[kind]}: ${FORM_WORDS[form]}`}
+                            aria-label={`${KIND_PLURALS[kind]}: ${FORM_WORDS[form]}`}
                             checked={on}
                             onChange={() =>
-                              rule(`${KIND_WORDS[kind]}: keys`, {
+                              rule(`${KIND_PLURALS[kind]}: keys`, {
                                 forms: { ...rules.forms, [kind]: FORMS.filter((one) => next.includes(one)) },
                               })
                             }
@@ -173,295 +155,5 @@ export function Allows({ initial }: { initial: ProgramView }) {
         <CommandList program={program} factoryKeys={view.factoryKeys} step={step} />
       </main>
     </div>
-  );
-}
-
-function Check({ label, on, onChange }: { label: string; on: boolean; onChange: (on: boolean) => void }) {
-  return (
-    <label className={styles.check}>
-      <input type="checkbox" checked={on} onChange={() => onChange(!on)} /> {label}
-    </label>
-  );
-}
-
-/** The tree of places keys are listened for. */
-function Places({
-  contexts,
-  commands,
-  step,
-}: {
-  contexts: readonly Context[];
-  commands: readonly Command[];
-  step: Step;
-}) {
-  const [name, setName] = useState('');
-  const root = contexts.find((one) => one.parent === null);
-  const [parent, setParent] = useState(root?.id ?? '');
-  const depthOf = (context: Context): number => {
-    let depth = 0;
-    for (let at = context.parent; at !== null && depth < contexts.length; depth++)
-      at = contexts.find((one) => one.id === at)?.parent ?? null;
-    return depth;
-  };
-  const ordered = inTreeOrder(contexts, null);
-  const used = new Map<string, number>();
-  for (const one of commands) used.set(one.context, (used.get(one.context) ?? 0) + 1);
-  return (
-    <section className="card" aria-labelledby="places">
-      <h2 id="places">Places where keys are listened for</h2>
-      <p className="soft">A place lies in another: what is heard everywhere is heard over the canvas, too.</p>
-      <ul className={styles.places}>
-        {ordered.map((context) => (
-          <li key={context.id} style={{ paddingLeft: `${depthOf(context) * 1.2}rem` }}>
-            <input
-              key={context.name}
-              aria-label={`Name of the place ${context.name}`}
-              className={styles.field}
-              defaultValue={context.name}
-              onBlur={(event) => {
-                const next = event.target.value.trim();
-                if (next !== '' && next !== context.name)
-                  void step(`Place renamed: ${next}`, {
-                    contexts: contexts.map((one) => (one.id === context.id ? { ...one, name: next } : one)),
-                  });
-              }}
-              onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-            />
-            <span className="soft">{used.get(context.id) ?? 0} commands</span>
-            {context.parent !== null && !used.has(context.id) && !contexts.some((one) => one.parent === context.id) && (
-              <button
-                type="button"
-                className="word"
-                onClick={() =>
-                  void step(`Place removed: ${context.name}`, {
-                    contexts: contexts.filter((one) => one.id !== context.id),
-                  })
-                }
-              >
-                Remove<span className="hidden"> {context.name}</span>
-              </button>
-            )}
-          </li>
-        ))}
-      </ul>
-      <form
-        className={styles.row}
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (name.trim() === '') return;
-          const id = slugs(contexts.map((one) => one.id))(name.trim());
-          void step(`Place added: ${name.trim()}`, { contexts: [...contexts, { id, name: name.trim(), parent }] }).then(
-            (done) => done && setName(''),
-          );
-        }}
-      >
-        <input
-          className={styles.field}
-          aria-label="Name of a new place"
-          placeholder="in the brush list"
-          value={name}
-          maxLength={120}
-          onChange={(event) => setName(event.target.value)}
-        />
-        <label>
-          in{' '}
-          <select className={styles.field} value={parent} onChange={(event) => setParent(event.target.value)}>
-            {ordered.map((one) => (
-              <option key={one.id} value={one.id}>
-                {one.name}
-              </option>
-            ))}
-          </select>
-        </label>
-        <button type="submit" className="chip">
-          Add a place
-        </button>
-      </form>
-    </section>
-  );
-}
-
-function inTreeOrder(contexts: readonly Context[], parent: string | null): Context[] {
-  return contexts
-    .filter((one) => one.parent === parent)
-    .flatMap((one) => [
-      one,
-      ...inTreeOrder(
-        contexts.filter((other) => other !== one),
-        one.id,
-      ),
-    ]);
-}
-
-/** The areas whose commands take turns on a key. */
-function Turns({
-  commands,
-  rules,
-  onChange,
-}: {
-  commands: readonly Command[];
-  rules: Rules;
-  onChange: (turns: Rules['turns']) => void;
-}) {
-  const areas = new Map<string, readonly string[]>();
-  for (const { path } of commands)
-    for (let length = 1; length <= Math.min(2, path.length); length++)
-      areas.set(pathText(path.slice(0, length)), path.slice(0, length));
-  const on = new Set(rules.turns.map(pathText));
-  const listed = [...areas].sort(([a], [b]) => Number(on.has(b)) - Number(on.has(a)));
-  return (
-    <section className="card" aria-labelledby="turns">
-      <h2 id="turns">Taking turns</h2>
-      <p className="soft">Commands of these areas may share a key: each press moves on to the next.</p>
-      <ul className={styles.areas}>
-        {listed.map(([words, path]) => (
-          <li key={words}>
-            <Check
-              label={words}
-              on={on.has(words)}
-              onChange={(now) =>
-                onChange(now ? [...rules.turns, path] : rules.turns.filter((one) => pathText(one) !== words))
-              }
-            />
-          </li>
-        ))}
-      </ul>
-    </section>
-  );
-}
-
-/** The keys the program keeps for itself. */
-function Fixed({ rules, onChange }: { rules: Rules; onChange: (fixed: Rules['fixed']) => void }) {
-  const [keys, setKeys] = useState('');
-  const [why, setWhy] = useState('');
-  const [problem, setProblem] = useState('');
-  return (
-    <section className="card" aria-labelledby="fixed">
-      <h2 id="fixed">Keys it keeps for itself</h2>
-      <ul className={styles.fixed}>
-        {rules.fixed.map(({ chord, why: reason }) => (
-          <li key={chord}>
-            <KeyCaps chord={chord} /> <span className="soft">{reason}</span>
-            <button
-              type="button"
-              className="word"
-              onClick={() => onChange(rules.fixed.filter((one) => one.chord !== chord))}
-            >
-              Remove<span className="hidden"> {chord}</span>
-            </button>
-          </li>
-        ))}
-      </ul>
-      <form
-        className={styles.row}
-        onSubmit={(event) => {
-          event.preventDefault();
-          const read = parseChord(keys);
-          if (!read.ok) return setProblem(read.message);
-          const chord = canonicalText(read.chord);
-          if (rules.fixed.some((one) => one.chord === chord)) return setProblem('These keys stand here already.');
-          setProblem('');
-          setKeys('');
-          setWhy('');
-          onChange([...rules.fixed, { chord, why: why.trim() || 'the program uses them itself' }]);
-        }}
-      >
-        <input
-          className={styles.short}
-          aria-label="Keys to fix"
-          placeholder="Ctrl+Tab"
-          value={keys}
-          onChange={(event) => setKeys(event.target.value)}
-        />
-        <input
-          className={styles.field}
-          aria-label="What the program does with them"
-          placeholder="it goes to the next picture"
-          value={why}
-          maxLength={200}
-          onChange={(event) => setWhy(event.target.value)}
-        />
-        <button type="submit" className="chip">
-          Add
-        </button>
-      </form>
-      {problem && <p role="alert">{problem}</p>}
-    </section>
-  );
-}
-
-/** A command of one's own: a script, a plug-in, a value to set. */
-function AddCommand({
-  commands,
-  contexts,
-  step,
-}: {
-  commands: readonly Command[];
-  contexts: readonly Context[];
-  step: Step;
-}) {
-  const [name, setName] = useState('');
-  const [menu, setMenu] = useState('Scripts');
-  const [kind, setKind] = useState<Kind>('script');
-  const [context, setContext] = useState(contexts.find((one) => one.parent === null)?.id ?? '');
-  return (
-    <section className="card" aria-labelledby="add">
-      <h2 id="add">Add a command by hand</h2>
-      <p className="soft">A script of yours, a plug-in, a value to set.</p>
-      <form
-        className={styles.addForm}
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (name.trim() === '') return;
-          const path = menu
-            .split(/[›>/]/)
-            .map((one) => one.trim())
-            .filter((one) => one !== '');
-          const id = slugs(commands.map((one) => one.id))(name.trim(), ...[...path].reverse());
-          const made: Command = { id, name: name.trim(), kind, path, context };
-          // It stands after the last command of its menu.
-          const last = commands.findLastIndex((one) => one.path[0] === path[0]);
-          const at = last < 0 ? commands.length : last + 1;
-          void step(`Added: ${made.name}`, { commands: [...commands.slice(0, at), made, ...commands.slice(at)] }).then(
-            (done) => done && setName(''),
-          );
-        }}
-      >
-        <label>
-          Name
-          <input
-            className={styles.field}
-            value={name}
-            maxLength={120}
-            onChange={(event) => setName(event.target.value)}
-          />
-        </label>
-        <label>
-          Menu
-          <input className={styles.field} value={menu} onChange={(event) => setMenu(event.target.value)} />
-        </label>
-        <label>
-          Kind
-          <select className={styles.field} value={kind} onChange={(event) => setKind(event.target.value as Kind)}>
-            {KINDS.map((one) => (
-              <option key={one}>{one}</option>
-            ))}
-          </select>
-        </label>
-        <label>
-          Listened for
-          <select className={styles.field} value={context} onChange={(event) => setContext(event.target.value)}>
-            {contexts.map((one) => (
-              <option key={one.id} value={one.id}>
-                {one.name}
-              </option>
-            ))}
-          </select>
-        </label>
-        <button type="submit" className="chip">
-          Add the command
-        </button>
-      </form>
-    </section>
   );
 }

@@ -9,6 +9,7 @@ import type { ProgramView } from '@/core/view/views';
 import { KeyCaps } from '../parts/KeyCaps';
 import type { Step } from './Allows';
 import styles from './allows.module.css';
+import { PlaceSelect } from './PlaceSelect';
 
 type Props = { readonly program: Program; readonly factoryKeys: ProgramView['factoryKeys']; readonly step: Step };
 const ROW = 38;
@@ -73,18 +74,12 @@ export function CommandList({ program, factoryKeys, step }: Props) {
                     <option key={one}>{one}</option>
                   ))}
                 </select>
-                <select
-                  className={styles.field}
-                  aria-label={`Where ${command.name} is listened for`}
+                <PlaceSelect
+                  label={`Where ${command.name} is listened for`}
+                  contexts={contexts}
                   value={command.context}
-                  onChange={(event) => change(command, { context: event.target.value })}
-                >
-                  {contexts.map((one) => (
-                    <option key={one.id} value={one.id}>
-                      {one.name}
-                    </option>
-                  ))}
-                </select>
+                  onChange={(context) => change(command, { context })}
+                />
                 {keys.length === 0 ? (
                   <button
                     type="button"

@@ -185,7 +185,12 @@ function About({
       <p className={styles.now}>{bindings.length > 0 ? 'Now on' : 'Has no key now.'}</p>
       <ul className={styles.own}>
         {bindings.map((binding) => (
-          <OwnKeys key={binding.chord} binding={binding} {...rest} />
+          <OwnKeys
+            key={binding.chord}
+            binding={binding}
+            factoryKey={factory.some((one) => one.chord === binding.chord)}
+            {...rest}
+          />
         ))}
       </ul>
       {rest.judged && rest.offered.length > 0 && bindings.length > 0 && (
@@ -239,10 +244,11 @@ function About({
 /** One of the command's own keys: whether it is a keeper, its memory hook, and taking it away. */
 function OwnKeys({
   binding: { chord, keeper, hook },
+  factoryKey,
   isFixed,
   onMark,
   onRemove,
-}: Pick<Props, 'isFixed' | 'onMark' | 'onRemove'> & { binding: Binding }) {
+}: Pick<Props, 'isFixed' | 'onMark' | 'onRemove'> & { binding: Binding; factoryKey: boolean }) {
   const [noting, setNoting] = useState(false);
   if (isFixed(chord)) {
     return (
@@ -262,7 +268,7 @@ function OwnKeys({
         title={keeper ? 'A keeper: taking these keys asks twice' : 'Make these keys a keeper'}
         onClick={() => onMark(chord, { keeper: !keeper })}
       >
-        <Pin state={keeper ? 'keeper' : 'factory'} size={13} />
+        <Pin state={keeper ? 'keeper' : factoryKey ? 'factory' : 'yours'} size={13} />
       </button>
       <button
         type="button"

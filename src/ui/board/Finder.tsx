@@ -227,7 +227,7 @@ export const Finder = memo(function Finder(props: Props) {
           aria-autocomplete="list"
           aria-activedescendant={at >= 0 ? `command-${at}` : undefined}
           aria-label={keys === null ? 'Find a command or a menu' : 'Press the keys whose holder you look for'}
-          placeholder={keys === null ? 'Find a command, a menu, or press keys…' : keys === '' ? 'Press keys…' : ''}
+          placeholder={keys === null ? 'Find a command, menu or keys…' : keys === '' ? 'Press keys…' : ''}
           spellCheck={false}
           readOnly={keys !== null}
           value={keys === null ? query : ''}

@@ -201,6 +201,8 @@ function FreeLayers({ index, command, modifiers, onLayer }: Props) {
   );
 }
 
+const MOST_SPENT = 5;
+
 /** The keys that spare commands give: a pool to spend. */
 function Pool({ index, onPick }: Pick<Props, 'index' | 'onPick'>) {
   const pool = useMemo(
@@ -216,7 +218,7 @@ function Pool({ index, onPick }: Pick<Props, 'index' | 'onPick'>) {
   return (
     <p className={styles.pool}>
       <span className="soft">Yours to spend:</span>
-      {pool.slice(0, 8).map(([chord, name]) => (
+      {pool.slice(0, MOST_SPENT).map(([chord, name]) => (
         <button
           key={`${chord} ${name}`}
           type="button"
@@ -227,7 +229,7 @@ function Pool({ index, onPick }: Pick<Props, 'index' | 'onPick'>) {
           <KeyCaps chord={chord} />
         </button>
       ))}
-      {pool.length > 8 && <span className="soft">and {pool.length - 8} more</span>}
+      {pool.length > MOST_SPENT && <span className="soft">and {pool.length - MOST_SPENT} more</span>}
     </p>
   );
 }
