@@ -1,6 +1,8 @@
 import type { ChordText } from '../chord/chord';
+import { nearestReading } from '../chord/nearestReading';
 import type { Dialect } from '../chord/parseChord';
 import { dialectOf } from '../chord/parseChords';
+import { writeChord } from '../chord/writeChord';
 import { guessRoles, isHeaderRow, type Role } from './columnRoles';
 import { readKeysCell } from './readKeysCell';
 import { readTextTable } from './readTextTable';
@@ -41,6 +43,7 @@ export type Reading = {
 };
 
 const LONGEST_NAME = 120;
+const MOST_HINTS = 300;
 const STEP = /\s*[›»→]\s*|\s+>\s+|\s*\|\s*/u;
 
 /**
@@ -66,9 +69,10 @@ export function readCommandList(text: string, chosen: readonly (readonly Role[] 
   const dialect = dialectOf(cells);
   const rows: ReadRow[] = [];
   const seen = new Map<string, number>();
+  const hints = { left: MOST_HINTS };
   raw.tables.forEach((table, t) => {
     const group = groups.of[t];
-    if (group) readTable(table, group.roles, dialect, rows, seen);
+    if (group) readTable(table, group.roles, dialect, rows, seen, hints);
   });
   return { title: raw.title, format: raw.format, dialect, groups: groups.all, rows };
 }
@@ -115,6 +119,7 @@ function readTable(
   dialect: Dialect,
   out: ReadRow[],
   seen: Map<string, number>,
+  hints: { left: number },
 ): void {
   const under: string[] = [];
   const nameColumn = roles.indexOf('name');
@@ -177,7 +182,10 @@ function readTable(
       continue;
     }
     seen.set(signature, out.length);
-    const wrong = keys.problems.join(' ');
+    const wrong = [
+      ...keys.problems,
+      ...nearestTo(row.cells[roles.indexOf('keys')], keys.problems, dialect, hints),
+    ].join(' ');
     say(
       wrong === '' ? 'used' : 'partly',
       wrong === ''
@@ -186,6 +194,19 @@ function readTable(
       command,
     );
   }
+}
+
+/** What a cell that was not understood was probably meant to say; only so often, so that no file can make us dwell. */
+function nearestTo(
+  cell: string | undefined,
+  problems: readonly string[],
+  dialect: Dialect,
+  hints: { left: number },
+): string[] {
+  if (cell === undefined || problems.length === 0 || hints.left === 0) return [];
+  hints.left--;
+  const near = nearestReading(cell, dialect);
+  return near ? [`Perhaps ${writeChord(near, dialect === 'mac' ? 'mac' : 'windows')} is meant.`] : [];
 }
 
 function keysIn(row: RawRow, column: number, dialect: Dialect) {

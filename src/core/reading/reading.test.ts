@@ -124,6 +124,14 @@ describe('reading a command list', () => {
     ]);
   });
 
+  it('says what a cell it could not read was probably meant to be', () => {
+    const reading = readCommandList('Command,Keys\nTurn page,Ctrl+Shfit+T\nLift,Ctrl+Frobnicate\n');
+    expect(reading.rows.map((row) => row.why)).toContainEqual(
+      expect.stringContaining('Perhaps Ctrl+Shift+T is meant.'),
+    );
+    expect(reading.rows.at(-1)?.why).not.toContain('Perhaps');
+  });
+
   it('adds the keys of a command that stands there twice, and finds tools that take turns', () => {
     const reading = readCommandList(
       'Menu,Command,Shortcut\nTools,Clone,S\nTools,Patch,S\nEdit,Undo,Ctrl+Z\nEdit,Undo,F2\n',
