@@ -49,6 +49,7 @@ test('keepers, hooks and spares: marked, asked for, spent, and still there tomor
     .click();
   await expect(page.getByRole('option')).toHaveText(/Wash/);
   await page.reload();
+  await page.locator('html[data-ready]').waitFor();
   await expect(tape(page)).toContainText('4 tickets');
 });
 
@@ -129,6 +130,7 @@ test('kept versions, back to factory, comparing, locking', async ({ page, reques
   await expect(dialog).toContainText('is locked');
   await dialog.getByRole('button', { name: 'Leave it' }).click();
   await page.reload();
+  await page.locator('html[data-ready]').waitFor();
   await menu(page, /^More for Walk keys/, 'Unlock');
   await page.getByLabel(/Press the keys/).press('F4');
   await bench(page).locator('[data-choice]').first().click();

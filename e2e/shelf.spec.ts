@@ -24,6 +24,7 @@ test('duplicate, rename, put away, bring back', async ({ page }) => {
   await page.getByRole('menuitem', { name: 'Put away' }).click();
   await expect(card(page, 'Quicker hand')).toHaveCount(0);
   await page.reload();
+  await page.locator('html[data-ready]').waitFor();
   await page.getByRole('button', { name: 'Bring back Quicker hand' }).click();
   await expect(card(page, 'Quicker hand')).toBeVisible();
   await page.getByRole('button', { name: 'More for Nibshore' }).click();

@@ -108,7 +108,7 @@ export function fromProgramFile(file: ProgramFile): ProgramWithKeymaps {
     spares: new Set(),
   };
   const factory = keepConventions(commands, given);
-  const marked = factory === given;
+  const marked = [...given.bindings.values()].flat().some((one) => one.keeper || one.hook !== undefined);
   const ids = new Set(listed.map((command) => command.id));
   const keymaps = file.keymaps.map(({ name, owner, bindings, spares = [] }): NamedKeymap => {
     const strange = [...Object.keys(bindings), ...spares].find((command) => !ids.has(command));

@@ -19,6 +19,7 @@ CONCEPTS.forEach((concept, number) => {
   }
 });
 const PHRASES = [...BY_PHRASE].sort(([a], [b]) => (a < b ? -1 : 1));
+const NONE: readonly number[] = [];
 const LONGEST = Math.max(...PHRASES.map(([phrase]) => phrase.split(' ').length));
 
 function phraseKey(phrase: string): string {
@@ -29,9 +30,11 @@ function phraseKey(phrase: string): string {
 export function conceptsOf(words: readonly string[]): number[] {
   const found = new Set<number>();
   for (let from = 0; from < words.length; from++) {
-    for (let length = 1; length <= LONGEST && from + length <= words.length; length++) {
-      const phrase = words.slice(from, from + length).join(' ');
-      for (const key of [phrase, phrase.replace(/s$/, '')]) for (const one of BY_PHRASE.get(key) ?? []) found.add(one);
+    let phrase = '';
+    for (let to = from; to < words.length && to - from < LONGEST; to++) {
+      phrase = to === from ? (words[to] as string) : `${phrase} ${words[to]}`;
+      for (const one of BY_PHRASE.get(phrase) ?? NONE) found.add(one);
+      if (phrase.endsWith('s')) for (const one of BY_PHRASE.get(phrase.slice(0, -1)) ?? NONE) found.add(one);
     }
   }
   return [...found];

@@ -28,7 +28,6 @@ import {
 } from '@/core/finder/filters';
 import { finderRows } from '@/core/finder/finderRows';
 import { searchCommands } from '@/core/finder/searchCommands';
-import { buildSearchIndex } from '@/core/finder/searchIndex';
 import { chordOfEvent, modifierOfKey } from '@/core/keyboard/chordOfEvent';
 import type { Draft } from '@/core/keymap/draft';
 import { type Binding, bindingsOf, holds } from '@/core/keymap/keymap';
@@ -38,6 +37,7 @@ import { Pin, type PinState } from '../parts/Pin';
 import { useSettings } from '../shell/SettingsContext';
 import styles from './board.module.css';
 import { FilterMenu } from './FilterMenu';
+import { useSearchIndex } from './useSearchIndex';
 
 type Props = {
   readonly commands: readonly Command[];
@@ -81,10 +81,15 @@ export const Finder = memo(function Finder(props: Props) {
   /** Null: by words. Otherwise the keys whose holders are looked for, empty until some are pressed. */
   const [keys, setKeys] = useState<ChordText | null>(null);
   const scroller = useRef<HTMLDivElement>(null);
-  const searchIndex = useMemo(() => buildSearchIndex(commands), [commands]);
+  const searchIndex = useSearchIndex(commands);
   const found = useMemo(
-    () => (keys === null ? searchCommands(searchIndex, query) : holdersOf(index, where.place, keys)),
-    [keys, searchIndex, query, index, where.place],
+    () =>
+      keys === null
+        ? query.trim() === ''
+          ? commands
+          : searchCommands(searchIndex(), query)
+        : holdersOf(index, where.place, keys),
+    [keys, commands, searchIndex, query, index, where.place],
   );
   const marks = useMemo(() => markCommands(index, draft.factory, where.place), [index, draft.factory, where.place]);
   const shown = useMemo(() => applyFilter(found, marks, filter), [found, marks, filter]);
