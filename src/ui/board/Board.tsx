@@ -128,7 +128,7 @@ export function Board({ view, links, initialCommand, initialShown }: Props) {
   );
   const choicesFor = (said: Judged | null): Choice[] =>
     said && selected ? choices(index, where, selected, said.verdict, keepOwn) : [];
-  // The ways to go on follow the verdict in the next picture, so that it is painted first.
+  // The ways to go on, and the ring on the drawn key, follow the verdict in the next picture, so that it is painted first.
   const answered = useDeferredValue(judged);
   // biome-ignore lint/correctness/useExhaustiveDependencies: a choice is made of a verdict, which is made of the others.
   const offered = useMemo(() => choicesFor(answered), [answered, keepOwn]);
@@ -421,8 +421,8 @@ export function Board({ view, links, initialCommand, initialShown }: Props) {
             factory={draft.factory}
             command={selected}
             modifiers={layer}
-            proposed={proposed}
-            proposedHeld={judged?.weight === 'asks' || judged?.weight === 'stops'}
+            proposed={answered?.chord ?? null}
+            proposedHeld={answered?.weight === 'asks' || answered?.weight === 'stops'}
             onToggle={toggle}
             onLayer={showLayer}
             onPick={pick}
