@@ -132,13 +132,13 @@ export function Board({ view, links, initialCommand, initialShown }: Props) {
   const answered = useDeferredValue(judged);
   // biome-ignore lint/correctness/useExhaustiveDependencies: a choice is made of a verdict, which is made of the others.
   const offered = useMemo(() => choicesFor(answered), [answered, keepOwn]);
-  // Suggestions follow a moment later, so that the verdict is painted first.
+  // Suggestions follow one picture later still.
   const asked = useDeferredValue(
-    useMemo(() => ({ index, where, selected, proposed }), [index, where, selected, proposed]),
+    useMemo(() => ({ index, where, selected, chord: answered?.chord }), [index, where, selected, answered]),
   );
   const near = useMemo(() => {
     if (!asked.selected) return [];
-    const from = asked.proposed ?? bindingsOf(asked.index.keymap, asked.selected.id)[0]?.chord ?? 'Alt+E';
+    const from = asked.chord ?? bindingsOf(asked.index.keymap, asked.selected.id)[0]?.chord ?? 'Alt+E';
     return freeNear(asked.index, asked.where, asked.selected, from, 3, new Set([asked.where.place(from)]));
   }, [asked]);
   const around = useMemo(() => neighborsOf(program.commands), [program]);
