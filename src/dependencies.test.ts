@@ -21,7 +21,7 @@ const files = readdirSync(src, { recursive: true, encoding: 'utf8' }).filter(
 
 function importsOf(file: string): string[] {
   const text = readFileSync(join(src, file), 'utf8');
-  return [...text.matchAll(/(?:from|import)\s*\(?\s*'([^']+)'/g)].map((match) => match[1] ?? '');
+  return [...text.matchAll(/(?:from|import)\s*\(?\s*'([^'\s]+)'/g)].map((match) => match[1] ?? '');
 }
 
 /** The layer an import leads to, or the package it names. */

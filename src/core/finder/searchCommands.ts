@@ -1,7 +1,8 @@
 import { conceptsBeginning } from '../glossary/glossary';
 import type { Command } from '../program/program';
+import { wordsOf } from '../text/wordsOf';
 import { nearWord } from './nearWord';
-import { type Entry, type SearchIndex, wordsOf } from './searchIndex';
+import type { Entry, SearchIndex } from './searchIndex';
 
 /**
  * The commands a query finds, best first; equals keep the program's own order. An empty query finds all.

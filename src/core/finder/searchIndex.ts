@@ -1,6 +1,6 @@
 import { conceptsOf } from '../glossary/glossary';
 import type { Command } from '../program/program';
-import { fold } from '../text/fold';
+import { wordsOf } from '../text/wordsOf';
 
 /** A command as the finder sees it: its words, folded once. */
 export type Entry = {
@@ -41,9 +41,4 @@ export function buildSearchIndex(commands: readonly Command[]): SearchIndex {
     };
   });
   return { entries, byConcept };
-}
-
-/** The folded words of a text. */
-export function wordsOf(text: string): string[] {
-  return fold(text).match(/[\p{L}\p{N}%]+/gu) ?? [];
 }

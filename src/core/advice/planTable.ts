@@ -1,0 +1,265 @@
+import type { CostTable } from '../assignment/assign';
+import type { ChordText } from '../chord/chord';
+import { buildClashIndex, type ClashIndex } from '../clash/clashIndex';
+import { verdict } from '../clash/verdict';
+import { type Binding, bindingsOf, type Keymap } from '../keymap/keymap';
+import { formOf } from '../program/formOf';
+import type { Command, CommandId } from '../program/program';
+import { type Advisor, type Wants, wantsOf, weigh } from './advisor';
+import { type Candidate, candidatesOn } from './candidates';
+import { usualForms } from './usualForms';
+import type { WishList } from './wishList';
+
+/** Costs are whole numbers: thousandths of the measure of reach, times uses a day. */
+const SCALE = 1000;
+/** Added to the cost of every chord so that none is negative; each row has exactly one, so it changes nothing. */
+const BASE = 1;
+/** What having no key costs, in the measure of reach. */
+const NO_KEY = 1.6;
+/** What learning other keys costs, in the measure of reach. */
+const RELEARN = 0.04;
+/** What it costs besides if somebody who asked for nothing has to move, or loses the keys, in uses a day. */
+const PUSHED = 2;
+
+/** A row of the table: one command that is to get a chord, or somebody's chord that may be spent. */
+export type PlanRow = {
+  readonly command: Command;
+  readonly wish: boolean;
+  readonly uses: number;
+  readonly wants: Wants;
+  /** The chord that the plan may change; null where the command has none or only such as stay. */
+  readonly own: ChordText | null;
+  /** Its column, -1 where nobody else could take it. */
+  readonly ownColumn: number;
+  /** What staying costs. */
+  readonly stay: number;
+};
+
+/** Wishes and chords as a table of costs, with what its rows and columns stand for. */
+export type PlanTable = CostTable & {
+  readonly list: readonly PlanRow[];
+  readonly chords: readonly Candidate[];
+  readonly lostPins: WishList['pins'];
+};
+
+/** The chord a row gets in a column: held where its command acts while held. */
+export function chordIn(row: PlanRow, candidate: Candidate): ChordText {
+  const held = row.command.kind === 'held action' ? `hold:${candidate.chord}` : candidate.chord;
+  // Its own keys stay as they were written.
+  return row.own !== null && row.own === held ? row.own : held;
+}
+
+/** Builds the table of a wish list for a keymap. */
+export function buildPlanTable(
+  advisor: Advisor,
+  index: ClashIndex,
+  list: WishList,
+  usesOf: (command: Command) => number,
+): PlanTable {
+  const { facts, where } = advisor;
+  const { keymap } = index;
+  const wanted = new Set(list.wishes);
+  const chords = candidatesOn(where, list.layers, list.functionKeys).slice();
+  const columnOf = new Map(chords.map((one, i) => [one.place, i]));
+  addPinned(advisor, list, chords, columnOf);
+  const stays = new Set(list.stays);
+  // The partner of a wish stays where the wish is to come beside it.
+  for (const id of list.wishes) {
+    const partner = advisor.partners.get(id);
+    if (partner && !wanted.has(partner.id)) stays.add(partner.id);
+  }
+  const spent = (id: CommandId, binding: { readonly keeper?: boolean }): boolean =>
+    list.spendSpares && keymap.spares.has(id) && !wanted.has(id) && !stays.has(id) && !binding.keeper;
+  const movable = (binding: Binding): boolean =>
+    !binding.keeper &&
+    !facts.fixed.has(binding.chord) &&
+    !facts.fixed.has(where.place(binding.chord)) &&
+    plain(binding.chord);
+  const alone = (chord: ChordText, id: CommandId): boolean =>
+    (index.holders.get(where.place(chord)) ?? []).every(
+      (holder) => holder.command.id === id || spent(holder.command.id, holder),
+    ) && !index.holders.has(heldTwin(where.place(chord)));
+
+  const rows: Omit<PlanRow, 'stay'>[] = [];
+  for (const id of list.wishes) {
+    const command = facts.commands.get(id);
+    if (!command) continue;
+    const wants = wantsOf(advisor, keymap, command);
+    const own = bindingsOf(keymap, id)
+      .filter(movable)
+      .map(({ chord }) => ({ chord, cost: weigh(advisor, wants, chord).cost }))
+      .sort((a, b) => a.cost - b.cost)[0]?.chord;
+    const at = own === undefined ? undefined : columnOf.get(base(where.place(own)));
+    const column = own !== undefined && at !== undefined && alone(own, id) ? at : -1;
+    rows.push({ command, wish: true, uses: usesOf(command), wants, own: own ?? null, ownColumn: column });
+  }
+  if (list.spendBelow !== null) {
+    for (const command of facts.program.commands) {
+      if (wanted.has(command.id) || stays.has(command.id) || keymap.spares.has(command.id)) continue;
+      const uses = usesOf(command);
+      if (uses > list.spendBelow) continue;
+      // Of several chords the dearest stays.
+      const wants = wantsOf(advisor, keymap, command);
+      const [own] = bindingsOf(keymap, command.id)
+        .filter((one) => movable(one) && columnOf.has(base(where.place(one.chord))) && alone(one.chord, command.id))
+        .map(({ chord }) => ({ chord, cost: weigh(advisor, wants, chord).cost }))
+        .sort((a, b) => b.cost - a.cost);
+      if (!own) continue;
+      const ownColumn = columnOf.get(base(where.place(own.chord))) ?? -1;
+      rows.push({ command, wish: false, uses, wants, own: own.chord, ownColumn });
+    }
+  }
+  // Two who would both stay on one column stay there by themselves.
+  const onColumn = new Map<number, number>();
+  for (const { ownColumn } of rows) onColumn.set(ownColumn, (onColumn.get(ownColumn) ?? 0) + 1);
+  const settled = rows.filter((row) => row.wish || onColumn.get(row.ownColumn) === 1);
+  const own = settled.map((row) => (row.ownColumn >= 0 && (onColumn.get(row.ownColumn) ?? 0) > 1 ? -1 : row.ownColumn));
+  const moving = settled.map((row, i) => ({ ...row, ownColumn: own[i] ?? -1 }));
+
+  const movingChords = new Map(moving.filter((row) => row.ownColumn >= 0).map((row) => [row.command.id, row.own]));
+  const allMoving = new Set(moving.filter((row) => row.ownColumn >= 0).map((row) => `${row.command.id} ${row.own}`));
+  const rest = without(keymap, (id, binding) => allMoving.has(`${id} ${binding.chord}`) || spent(id, binding));
+  const free = freeColumns(advisor, buildClashIndex(facts, rest, where.place), chords, usualForms(facts, keymap));
+  return fill(advisor, keymap, list, moving, movingChords, chords, free, columnOf);
+}
+
+function fill(
+  advisor: Advisor,
+  keymap: Keymap,
+  list: WishList,
+  moving: readonly Omit<PlanRow, 'stay'>[],
+  movingChords: ReadonlyMap<CommandId, ChordText | null>,
+  chords: readonly Candidate[],
+  free: (command: Command) => Uint8Array,
+  columnOf: ReadonlyMap<ChordText, number>,
+): PlanTable {
+  const { where } = advisor;
+  const columns = chords.length;
+  const costs = new Float64Array(moving.length * columns).fill(Infinity);
+  const leave = new Float64Array(moving.length);
+  const forbidden = new Set(list.forbids.map(([id, chord]) => `${id} ${where.place(chord)}`));
+  const pins = new Map(list.pins.map(([id, chord]) => [id, where.place(chord)]));
+  const lostPins: (readonly [CommandId, ChordText])[] = [];
+  const inPlan = new Set(moving.map((row) => row.command.id));
+  const rows = moving.map((given, r): PlanRow => {
+    const { command, uses, own, ownColumn, wish } = given;
+    // Where the partner may move as well, the two are weighed together, not here.
+    const partner = given.wants.partner;
+    const wants =
+      partner && inPlan.has(partner.id)
+        ? {
+            ...given.wants,
+            partnerChords: given.wants.partnerChords.filter((chord) => chord !== movingChords.get(partner.id)),
+          }
+        : given.wants;
+    const cost = (chord: ChordText): number => weigh(advisor, wants, chord).cost;
+    const priced = (figure: number, pushed = 0): number => Math.round(SCALE * (uses * (figure + BASE) + pushed));
+    const others = bindingsOf(keymap, command.id)
+      .filter((one) => one.chord !== own)
+      .map((one) => cost(one.chord));
+    const lost = Math.min(NO_KEY, ...others);
+    const kept = own === null ? lost : Math.min(cost(own), lost);
+    const forbids = (chord: ChordText): boolean => forbidden.has(`${command.id} ${where.place(chord)}`);
+    const pinnedTo = pins.get(command.id);
+    const cells = free(command);
+    const row: PlanRow = { ...given, wants, stay: priced(kept) };
+    const offset = r * columns;
+    for (let j = 0; j < columns; j++) {
+      const candidate = chords[j] as Candidate;
+      if (j === ownColumn) {
+        if (own !== null && !forbids(own)) costs[offset + j] = row.stay;
+        continue;
+      }
+      if (!cells[j]) continue;
+      const chord = chordIn(row, candidate);
+      if (forbids(chord)) continue;
+      // Whoever asked for nothing is never moved for its own good.
+      const figure = wish ? cost(chord) + (own === null ? 0 : RELEARN) : Math.max(cost(chord), kept) + RELEARN;
+      costs[offset + j] = priced(figure, wish ? 0 : PUSHED);
+    }
+    // Left out: where its own keys can't be taken it stays on them, else it loses them.
+    const staysAlone = own === null || ownColumn < 0;
+    leave[r] = staysAlone && !(own !== null && forbids(own)) ? row.stay : priced(lost, wish ? 0 : 2 * PUSHED);
+    if (pinnedTo !== undefined) {
+      const at = columnOf.get(base(pinnedTo));
+      const here = own !== null && where.place(own) === pinnedTo;
+      const reachable = at !== undefined && Number.isFinite(costs[offset + at]);
+      if (here && staysAlone) {
+        costs.fill(Infinity, offset, offset + columns);
+        leave[r] = row.stay;
+      } else if (reachable && at !== undefined) {
+        const only = costs[offset + at] as number;
+        costs.fill(Infinity, offset, offset + columns);
+        costs[offset + at] = only;
+        leave[r] = Infinity;
+      } else lostPins.push([command.id, pinnedTo]);
+    }
+    return row;
+  });
+  return { rows: rows.length, columns, costs, without: leave, list: rows, chords, lostPins };
+}
+
+/** Pinned chords that no chosen layer has are columns as well. */
+function addPinned({ where }: Advisor, list: WishList, chords: Candidate[], columnOf: Map<ChordText, number>): void {
+  const pinned = new Set(list.pins.map(([, chord]) => base(where.place(chord))));
+  const missing = [...pinned].filter((place) => !columnOf.has(place));
+  if (missing.length === 0) return;
+  const all = candidatesOn(where, allLayers(missing), true);
+  for (const one of all) {
+    if (!missing.includes(one.place)) continue;
+    columnOf.set(one.place, chords.length);
+    chords.push(one);
+  }
+}
+
+const allLayers = (places: readonly ChordText[]): Candidate['modifiers'][] =>
+  places.map((place) => place.split('+').slice(0, -1) as unknown as Candidate['modifiers']);
+
+/** For every kind, place and area of commands, which columns are free once all that may move has moved. */
+function freeColumns(
+  { where }: Advisor,
+  rest: ClashIndex,
+  chords: readonly Candidate[],
+  usual: ReturnType<typeof usualForms>,
+): (command: Command) => Uint8Array {
+  const known = new Map<string, Uint8Array>();
+  return (command) => {
+    const id = `${command.kind} ${command.context}`;
+    let free = known.get(id);
+    if (!free) {
+      // Stands for any command of its kind and place; it is none of those who hold keys, and takes turns with nobody.
+      const anybody: Command = { ...command, id: ' anybody', path: [] };
+      const forms = usual.get(command.kind);
+      const held = command.kind === 'held action';
+      free = Uint8Array.from(chords, ({ chord }) => {
+        const asked = held ? `hold:${chord}` : chord;
+        if (!forms?.has(formOf(asked))) return 0;
+        const { findings } = verdict(rest, where, anybody, asked);
+        return findings.length === 1 && findings[0]?.kind === 'free' ? 1 : 0;
+      });
+      known.set(id, free);
+    }
+    return free;
+  };
+}
+
+/** The place a chord has in the table, whether pressed or held. */
+export function base(place: ChordText): ChordText {
+  return place.startsWith('hold:') ? place.slice(5) : place;
+}
+
+const heldTwin = (place: ChordText): ChordText => (place.startsWith('hold:') ? place.slice(5) : `hold:${place}`);
+
+/** One stroke on keys that stand once on the keyboard. */
+function plain(chord: ChordText): boolean {
+  return !chord.includes(' ') && !chord.includes('Numpad');
+}
+
+function without(keymap: Keymap, gone: (id: CommandId, binding: Binding) => boolean): Keymap {
+  return {
+    ...keymap,
+    bindings: new Map(
+      [...keymap.bindings].map(([id, bindings]) => [id, bindings.filter((one) => !gone(id, one))] as const),
+    ),
+  };
+}
