@@ -2,8 +2,9 @@ import type { ChordText, Stroke } from '../chord/chord';
 import { parseCanonical } from '../chord/parseChord';
 import type { Keyboard } from '../keyboard/keyboard';
 import type { Where } from '../keyboard/where';
-import { type Finger, type Hand, middleOf, type Point, restOf, spanOf } from './hand';
+import { type Finger, type Hand, middleOf, type Point, restOf } from './hand';
 import { modifierKeys } from './modifierKeys';
+import { bestPosture, COST, type Posture } from './posture';
 
 /** One key of a chord and who presses it. */
 export type Touch = { readonly code: string; readonly hand: Hand; readonly finger: Finger };
@@ -26,51 +27,6 @@ export type Reach = {
   readonly span: number;
   readonly strokes: number;
   readonly touches: readonly Touch[];
-};
-
-/**
- * What each thing costs, in our own measure: chosen so that the pairs in fixtures/easier.tsv come out as people order
- * them. A figure of 0.5 is a cost of about 0.55.
- */
-const COST = {
-  /** The hand moving by one key unit; more for each unit beyond those where it still knows its way without looking. */
-  travel: 0.075,
-  blind: 3,
-  away: 0.05,
-  /** The hand crossing the body, beyond two key units. */
-  inward: 0.025,
-  /** Per finger: stretching by one key unit; the thumb sweeps sideways with less. */
-  stretch: [0.05, 0.1, 0.1, 0.1, 0.1],
-  /** Per finger, thumb first: the weaker ones tire. */
-  finger: [0.01, 0, 0.005, 0.03, 0.05],
-  /** Per finger: curled down to the row of the space bar, which is the thumb's; the little finger reaches its corner. */
-  curled: [0, 0.12, 0.12, 0.12, 0.06],
-  /** The thumb above its row, per key unit. */
-  raised: 0.08,
-  /** Every key held besides the one pressed, each further one more. */
-  held: [0, 0.14, 0.32, 0.54, 0.8],
-  /** Fingers spread as far as they go. */
-  spread: 0.6,
-  /** The thumb folded under the hand as far as it goes. */
-  under: 0.25,
-  /** The pen put down, found again and aimed anew; more for each key unit that its hand reaches into the other's half. */
-  penDown: 0.85,
-  across: 0.05,
-  /** Every further stroke. */
-  stroke: 0.1,
-  scale: 0.8,
-} as const;
-/** How much of a way the hand moves rather than the finger stretches: weights of their squares. */
-const HAND_WEIGHT = 0.12;
-/** How far the thumb folds under the hand easily and at most (Parncutt et al. 1997, thumb and index finger). */
-const UNDER = { easy: 1.4, most: 3.7 };
-
-type Posture = {
-  readonly cost: number;
-  readonly travel: number;
-  readonly spread: number;
-  readonly span: number;
-  readonly fingers: readonly Finger[];
 };
 
 export type ReachOf = (chord: ChordText) => Reach;
@@ -101,6 +57,8 @@ export function reachOf(where: Where, hand: Hand): ReachOf {
 type Model = {
   readonly where: Where;
   readonly hand: Hand;
+  readonly middle: (code: string) => Point;
+  readonly rest: Readonly<Record<Hand, readonly Point[]>>;
   /** How one hand lies best on some keys, the hand with the pen from anywhere; answers are remembered. */
   readonly posture: (codes: readonly string[], hand: Hand) => Posture | null;
 };
@@ -108,18 +66,20 @@ type Model = {
 function handsOn(where: Where, free: Hand): Model {
   const { keyboard } = where;
   const rest = { left: restOf(keyboard, 'left'), right: restOf(keyboard, 'right') };
+  const middles = new Map(keyboard.keys.map((key) => [key.code, middleOf(keyboard, key.code)]));
+  const middle = (code: string): Point => middles.get(code) ?? middleOf(keyboard, code);
   const answers = new Map<string, Posture | null>();
   const posture: Model['posture'] = (codes, hand) => {
     const id = hand + codes.join();
     let found = answers.get(id);
     if (found === undefined) {
-      const points = codes.map((code) => middleOf(keyboard, code));
+      const points = codes.map(middle);
       found = bestPosture(points, rest[hand], hand, hand === free);
       answers.set(id, found);
     }
     return found;
   };
-  return { where, hand: free, posture };
+  return { where, hand: free, middle, rest, posture };
 }
 
 const NO_KEY: Reach = { figure: 1, hands: 'none', keys: 0, travel: 0, spread: 0, span: 0, strokes: 1, touches: [] };
@@ -210,15 +170,15 @@ function twoHands(
 }
 
 /** How far the hand with the pen reaches past the home of its index finger, into the other's half. */
-function acrossBy({ where: { keyboard } }: Model, pen: Hand, codes: readonly string[]): number {
-  const home = restOf(keyboard, pen)[1]?.x ?? 0;
-  const past = codes.map((code) => (home - middleOf(keyboard, code).x) * (pen === 'right' ? 1 : -1));
+function acrossBy({ middle, rest }: Model, pen: Hand, codes: readonly string[]): number {
+  const home = rest[pen][1]?.x ?? 0;
+  const past = codes.map((code) => (home - middle(code).x) * (pen === 'right' ? 1 : -1));
   return Math.max(0, ...past);
 }
 
 /** Whether the arms would cross, the left hand lying right of the right one. */
-function crossed({ where, hand }: Model, free: readonly string[], pen: readonly string[]): boolean {
-  const at = (codes: readonly string[]) => codes.map((code) => middleOf(where.keyboard, code).x);
+function crossed({ middle, hand }: Model, free: readonly string[], pen: readonly string[]): boolean {
+  const at = (codes: readonly string[]) => codes.map((code) => middle(code).x);
   return hand === 'left' ? Math.max(...at(free)) > Math.min(...at(pen)) : Math.min(...at(free)) < Math.max(...at(pen));
 }
 
@@ -248,98 +208,4 @@ function keyOf(keyboard: Keyboard, name: string): { readonly code: string; reado
 /** Every way of taking one of each. */
 function combinations(sides: readonly (readonly string[])[]): string[][] {
   return sides.reduce<string[][]>((so, codes) => so.flatMap((one) => codes.map((code) => [...one, code])), [[]]);
-}
-
-/** The least costly way for one hand to be on all these keys at once; null where it can't. */
-function bestPosture(points: readonly Point[], rest: readonly Point[], hand: Hand, fromPlace: boolean): Posture | null {
-  const outward = hand === 'left' ? -1 : 1;
-  const n = points.length;
-  for (let i = 0; i < n; i++) for (let j = 0; j < i; j++) if (apart(points, i, j) > spanOf(0, 4).most) return null;
-  const fingers: Finger[] = [];
-  let best: Posture | null = null;
-  const place = (at: number, used: number): void => {
-    if (at === n) {
-      const found = postureOf(points, fingers, rest, outward, fromPlace);
-      if (!best || found.cost < best.cost) best = { ...found, fingers: [...fingers] };
-      return;
-    }
-    for (let finger = 0; finger < 5; finger++) {
-      if (used & (1 << finger)) continue;
-      let fits = true;
-      for (let i = 0; fits && i < at; i++) {
-        const before = fingers[i] as Finger;
-        fits =
-          before < finger
-            ? together(points[i] as Point, before, points[at] as Point, finger as Finger, outward)
-            : together(points[at] as Point, finger as Finger, points[i] as Point, before, outward);
-      }
-      if (!fits) continue;
-      fingers[at] = finger as Finger;
-      place(at + 1, used | (1 << finger));
-    }
-  };
-  place(0, 0);
-  return best;
-}
-
-function apart(points: readonly Point[], i: number, j: number): number {
-  const p = points[i] as Point;
-  const q = points[j] as Point;
-  return Math.sqrt((p.x - q.x) ** 2 + (p.y - q.y) ** 2);
-}
-
-/** Whether two fingers, the one nearer the thumb first, can be on two places: in reach, not crossed, the thumb below. */
-function together(p: Point, a: Finger, q: Point, b: Finger, outward: number): boolean {
-  const { most } = spanOf(a, b);
-  if ((p.x - q.x) ** 2 + (p.y - q.y) ** 2 > most * most) return false;
-  const out = (q.x - p.x) * outward;
-  return a === 0 ? q.y <= p.y + 0.1 && out >= -UNDER.most : out > 0.2;
-}
-
-/** What a posture costs: the hand moved as a whole to where its fingers stretch least, then each finger by itself. */
-function postureOf(
-  points: readonly Point[],
-  fingers: readonly Finger[],
-  rest: readonly Point[],
-  outward: number,
-  fromPlace: boolean,
-): Posture {
-  const n = points.length;
-  let dx = 0;
-  let dy = 0;
-  for (let i = 0; i < n; i++) {
-    const home = rest[fingers[i] as number] as Point;
-    dx += (points[i] as Point).x - home.x;
-    dy += (points[i] as Point).y - home.y;
-  }
-  // The least of HAND_WEIGHT |move|² + Σ |way - move|².
-  const share = fromPlace ? 1 / (HAND_WEIGHT + n) : 1 / n;
-  dx *= share;
-  dy *= share;
-  const travel = fromPlace ? Math.sqrt(dx * dx + dy * dy) : 0;
-  const inward = fromPlace ? Math.max(0, -dx * outward - 2) : 0;
-  let cost = COST.travel * travel + COST.away * Math.max(0, travel - COST.blind) + COST.inward * inward;
-  cost += COST.held[n - 1] ?? 1;
-  let spread = 0;
-  let span = 0;
-  for (let i = 0; i < n; i++) {
-    const finger = fingers[i] as Finger;
-    const home = rest[finger] as Point;
-    const p = points[i] as Point;
-    cost += COST.finger[finger] + COST.stretch[finger] * Math.sqrt((p.x - home.x - dx) ** 2 + (p.y - home.y - dy) ** 2);
-    if (p.y > (rest[0] as Point).y - 0.1) cost += COST.curled[finger];
-    else if (finger === 0) cost += COST.raised * ((rest[0] as Point).y - p.y);
-    for (let j = 0; j < i; j++) {
-      const other = fingers[j] as Finger;
-      const far = apart(points, i, j);
-      const { relaxed, most } = spanOf(finger, other);
-      if (far > span) span = far;
-      if (far > relaxed) spread = Math.max(spread, (far - relaxed) / (most - relaxed));
-      if (finger !== 0 && other !== 0) continue;
-      const q = points[j] as Point;
-      const under = (finger === 0 ? p.x - q.x : q.x - p.x) * outward;
-      if (under > UNDER.easy) cost += (COST.under * (under - UNDER.easy)) / (UNDER.most - UNDER.easy);
-    }
-  }
-  return { cost: cost + COST.spread * spread, travel, spread, span, fingers };
 }
