@@ -40,6 +40,8 @@ function contentSecurityPolicy(nonce: string): string {
   const development = process.env.NODE_ENV === 'development';
   return [
     "default-src 'self'",
+    // The planner runs in a worker.
+    "worker-src 'self' blob:",
     `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'${development ? " 'unsafe-eval'" : ''}`,
     development ? "style-src 'self' 'unsafe-inline'" : `style-src 'self' 'nonce-${nonce}'`,
     // Positions of keys and of list rows are set as style attributes.

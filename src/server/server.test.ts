@@ -12,6 +12,7 @@ import { Problem } from './problem';
 import { findKeymap, keymapById, listKeymaps, loadBindings } from './repositories/keymaps';
 import { findProgram } from './repositories/programs';
 import { select } from './repositories/rows';
+import { loadWishes, saveUses, saveWishList } from './useCases/advice';
 import { bringIn, exportProgram, programFromList, readProgramFile, understand } from './useCases/bringIn';
 import {
   changeKeymap,
@@ -34,6 +35,16 @@ afterAll(async () => {
   rmSync(folder, { recursive: true, force: true });
 });
 
+const EMPTY_LIST = {
+  wishes: [],
+  layers: [],
+  functionKeys: true,
+  spendSpares: true,
+  spendBelow: null,
+  pins: [],
+  forbids: [],
+  stays: [],
+};
 const give = (command: string, chord: string, before: string[] = []) => ({
   title: command,
   changes: [{ command, before: before.map((one) => ({ chord: one })), after: [{ chord }] }],
@@ -326,5 +337,30 @@ describe('bringing in', () => {
     const damaged = join(folder, 'not-a-database.sqlite');
     writeFileSync(damaged, 'plain text, not a database at all'.repeat(40));
     await expect(openDatabaseFile(damaged)).rejects.toThrow(/not a database/);
+  });
+});
+
+describe('advice', () => {
+  it('keeps uses for each person and wish lists for each keymap', async () => {
+    const { slug, mine, factory } = await fresh();
+    await saveUses(mine.id, { undo: 90, clone: 4 }, false);
+    await saveUses(mine.id, { clone: null, patch: 2.5 }, false);
+    expect((await loadWishes(slug, 'mine')).uses).toEqual({ undo: 90, patch: 2.5 });
+    expect((await loadWishes(slug, factory.slug)).uses).toEqual({});
+    await saveUses(mine.id, { trim: 1 }, true);
+    const list = { ...EMPTY_LIST, wishes: ['undo'], pins: [['undo', 'Mod+Z']] as [string, string][] };
+    await saveWishList(mine.id, list);
+    await saveWishList(mine.id, { ...list, spendBelow: 3 });
+    expect(await loadWishes(slug, 'mine')).toMatchObject({ uses: { trim: 1 }, list: { ...list, spendBelow: 3 } });
+    expect((await loadWishes(slug, factory.slug)).list).toBeNull();
+  });
+
+  it('knows the keys of the other programs, not its own', async () => {
+    await fresh();
+    const { slug } = await fresh();
+    const { elsewhere } = await loadWishes(slug, 'mine');
+    const undo = elsewhere.find((one) => one.command === 'Undo');
+    expect(undo).toMatchObject({ chord: 'Mod+Z', program: expect.stringMatching(/^Sample \d+$/) });
+    expect(elsewhere.map((one) => one.program)).not.toContain((await findProgram(slug)).name);
   });
 });

@@ -79,13 +79,13 @@ function byAbout(all: readonly Elsewhere[]): ReadonlyMap<string, readonly Elsewh
 const menuKey = (command: Command): string => command.path.join('\n');
 
 /**
- * What a command is about, to be found again in another program: the concepts of the glossary that its name speaks of.
- * Empty for a name of which the glossary knows nothing.
+ * What a command is about, to be found again in another program: its kind, the concepts of the glossary that its name
+ * speaks of, and the figures in it. Empty for a name of which the glossary knows nothing.
  */
-export function aboutOf(name: string): string {
-  return conceptsOf(wordsOf(name))
-    .sort((a, b) => a - b)
-    .join(' ');
+export function aboutOf({ name, kind }: Pick<Command, 'name' | 'kind'>): string {
+  const words = wordsOf(name);
+  const concepts = conceptsOf(words).sort((a, b) => a - b);
+  return concepts.length === 0 ? '' : [kind, ...concepts, ...words.filter((word) => /\d/.test(word))].join(' ');
 }
 
 /** What is so of a command in one state of a keymap, whatever chord is weighed for it. */
@@ -110,7 +110,7 @@ export function wantsOf(advisor: Advisor, keymap: Keymap, command: Command): Wan
     if (letter !== undefined && hook !== undefined && !letters.has(letter))
       letters.set(letter, { kind: 'hook', letter, hook });
   }
-  const words = command.name.match(/\p{L}[\p{L}\p{N}]*/gu) ?? [];
+  const words = command.name.match(/[\p{L}\p{N}]+/gu) ?? [];
   words.forEach((word, i) => {
     const letter = word[0]?.toUpperCase() ?? '';
     if (!letters.has(letter) && (i === 0 || !SMALL.has(word.toLowerCase())))
@@ -124,7 +124,7 @@ export function wantsOf(advisor: Advisor, keymap: Keymap, command: Command): Wan
     partner,
     partnerChords: partner ? bindingsOf(keymap, partner.id).map((one) => one.chord) : [],
     asIn: new Map(
-      (advisor.elsewhere.get(aboutOf(command.name)) ?? [])
+      (advisor.elsewhere.get(aboutOf(command)) ?? [])
         .filter((one) => one.about !== '')
         .map((one) => [advisor.where.place(one.chord), { kind: 'as in', program: one.program, command: one.command }]),
     ),

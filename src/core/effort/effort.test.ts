@@ -46,13 +46,13 @@ describe('effort', () => {
     expect(gains.commands.map((one) => one.command.id)).toEqual(['lift-stain', 'undo']);
     const saved = gains.commands.reduce((sum, one) => sum + one.before - one.after, 0);
     expect(gains.minutesBefore - gains.minutesAfter).toBeCloseTo(saved / 60);
-    expect(saved).toBeCloseTo(60 * (K + 2 * H) + 6 * (2 * (P + 2 * B) + P - 2 * K));
+    expect(saved).toBeCloseTo(60 * (K + 2 * H) + 2 * (2 * (P + 2 * B) + P - 2 * K));
     const all = (spread: { steps: readonly number[]; menus: number }) =>
       spread.steps.reduce((sum, n) => sum + n, spread.menus);
     const uses = sampleProgram.commands.reduce((sum, one) => sum + usesOf(one, told, one.id === 'trim'), 0);
     expect([all(gains.reachBefore), all(gains.reachAfter)]).toEqual([uses, uses]);
     const presses = gains.fingersAfter.reduce((sum, one) => sum + one.presses, 0);
-    expect(presses).toBe(60 * 2 + 30 + 6 * 2);
+    expect(presses).toBe(60 * 2 + 12 + 2 * 2);
     expect(gainsOf(sampleProgram, after, before, told, reach).commands.at(-1)?.command.id).toBe('lift-stain');
   });
 

@@ -2,12 +2,12 @@ import type { Command, CommandId, Kind } from '../program/program';
 
 /** How often a day a command is used, by its kind, until somebody says better: our own guess. */
 export const GUESSED_USES: Readonly<Record<Kind, number>> = {
-  tool: 30,
-  'held action': 30,
-  value: 20,
-  'menu item': 6,
-  panel: 4,
-  script: 3,
+  tool: 12,
+  'held action': 15,
+  value: 5,
+  'menu item': 2,
+  panel: 1,
+  script: 1,
 };
 
 /** The counts that a person has told, by command. */

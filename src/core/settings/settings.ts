@@ -1,6 +1,7 @@
 import type { Desktop } from '../desktop/desktopKeys';
 import type { KeyboardChoice } from '../keyboard/keyboard';
 import { DEFAULT_KEYBOARD } from '../keyboard/usKeyboard';
+import type { Hand } from '../reach/hand';
 
 /** How bright the interface is; Studio is the neutral gray for judging pictures. */
 export const LAMPS = ['studio', 'bright', 'dim', 'contrast'] as const;
@@ -11,6 +12,8 @@ export const SCREEN_NOTATIONS = ['windows', 'mac', 'symbols'] as const;
 /** How the interface looks and writes keys, and what keys are pressed on. */
 export type Settings = KeyboardChoice & {
   readonly desktop: Desktop;
+  /** The hand that is free for the keys; the other holds the pen. */
+  readonly hand: Hand;
   readonly lamp: (typeof LAMPS)[number];
   readonly textSize: (typeof TEXT_SIZES)[number];
   readonly notation: (typeof SCREEN_NOTATIONS)[number];
@@ -20,5 +23,6 @@ export const DEFAULT_SETTINGS: Settings = {
   textSize: 'normal',
   notation: 'windows',
   desktop: 'windows',
+  hand: 'left',
   ...DEFAULT_KEYBOARD,
 };

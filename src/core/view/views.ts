@@ -1,3 +1,5 @@
+import type { Elsewhere } from '../advice/advisor';
+import type { WishList } from '../advice/wishList';
 import type { ChordText } from '../chord/chord';
 import type { Row } from '../keymap/keymap';
 import type { Change, Ticket } from '../keymap/ticket';
@@ -35,6 +37,14 @@ export type KeymapView = {
   readonly toFactory: readonly Change[];
   readonly tape: readonly Ticket[];
 };
+
+/** What advice on a keymap knows of the person besides it: uses a day as told, and their keys in other programs. */
+export type AdviceView = {
+  readonly uses: Readonly<Record<CommandId, number>>;
+  readonly elsewhere: readonly Elsewhere[];
+};
+/** The wish list of a keymap with all it is planned from; null where none was made yet. */
+export type WishesView = AdviceView & { readonly view: KeymapView; readonly list: WishList | null };
 
 /** A keymap as the Shelf lists it. */
 export type KeymapSummary = {

@@ -1,6 +1,7 @@
 import type { Sequelize, Transaction } from 'sequelize';
 import { firstTables } from './001-first-tables';
 import { marksAndRules } from './002-marks-and-rules';
+import { advice } from './003-advice';
 
 /** One step of the database's shape. Never edited once released; a new step is added at the end instead. */
 export type Migration = {
@@ -8,4 +9,4 @@ export type Migration = {
   readonly up: (sequelize: Sequelize, transaction: Transaction) => Promise<void>;
 };
 
-export const migrations: readonly Migration[] = [firstTables, marksAndRules];
+export const migrations: readonly Migration[] = [firstTables, marksAndRules, advice];

@@ -1,12 +1,16 @@
 import Joi from 'joi';
+import type { WishList } from '../../core/advice/wishList';
+import { MODIFIERS } from '../../core/chord/chord';
 import { DESKTOPS } from '../../core/desktop/desktopKeys';
+import { MOST_USES } from '../../core/effort/uses';
 import { SHAPES, SIZES } from '../../core/keyboard/keyboard';
 import { LAYOUTS } from '../../core/keyboard/layouts';
 import type { Ticket } from '../../core/keymap/ticket';
 import type { Program } from '../../core/program/program';
+import { HANDS } from '../../core/reach/hand';
 import { LAMPS, SCREEN_NOTATIONS, type Settings, TEXT_SIZES } from '../../core/settings/settings';
 import { Problem } from '../problem';
-import { check, keymapName, owner, programFacts, revision, ticket } from './schemas';
+import { check, chord, commandId, keymapName, owner, programFacts, revision, ticket } from './schemas';
 
 /** The bodies our routes take. */
 type Body = unknown;
@@ -67,12 +71,49 @@ export const settingsBody = (body: Body) =>
       textSize: Joi.string().valid(...TEXT_SIZES),
       notation: Joi.string().valid(...SCREEN_NOTATIONS),
       desktop: Joi.string().valid(...DESKTOPS),
+      hand: Joi.string().valid(...HANDS),
       shape: Joi.string().valid(...SHAPES),
       size: Joi.string().valid(...SIZES),
       layout: Joi.string().valid(...LAYOUTS.map((one) => one.id)),
     }).min(1),
     body,
     'This setting',
+  );
+
+const commandChords = Joi.array().items(Joi.array().ordered(commandId.required(), chord.required())).max(20_000);
+const commandIds = Joi.array().items(commandId).max(20_000).unique();
+export const wishListBody = (body: Body) =>
+  check<WishList>(
+    Joi.object({
+      wishes: commandIds.required(),
+      layers: Joi.array()
+        .items(
+          Joi.array()
+            .items(Joi.string().valid(...MODIFIERS))
+            .unique(),
+        )
+        .max(32)
+        .required(),
+      functionKeys: Joi.boolean().required(),
+      spendSpares: Joi.boolean().required(),
+      spendBelow: Joi.number().min(0).max(MOST_USES).allow(null).required(),
+      pins: commandChords.required(),
+      forbids: commandChords.required(),
+      stays: commandIds.required(),
+    }),
+    body,
+    'This wish list',
+  );
+
+/** Uses a day by command; null forgets what was told. `all` says that these are all there are. */
+export const usesBody = (body: Body) =>
+  check<{ uses: Record<string, number | null>; all: boolean }>(
+    Joi.object({
+      uses: Joi.object().pattern(commandId, Joi.number().min(0).max(MOST_USES).allow(null)).max(20_000).required(),
+      all: Joi.boolean().default(false),
+    }),
+    body,
+    'These counts',
   );
 
 /** A keymap's number from an address. */

@@ -14,7 +14,7 @@ const name = Joi.string().trim().min(1).max(120);
 export const keymapName = name.label('The name');
 export const owner = Joi.string().trim().max(80).allow('');
 export const revision = Joi.number().integer().min(1);
-const commandId = Joi.string().min(1).max(200);
+export const commandId = Joi.string().min(1).max(200);
 const hook = Joi.string().trim().min(1).max(120);
 const bindings = Joi.array()
   .items(Joi.object({ chord: chord.required(), keeper: Joi.valid(true), hook }))

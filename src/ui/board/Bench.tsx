@@ -12,8 +12,9 @@ import { type Action, ActionsMenu } from '../parts/ActionsMenu';
 import { KeyCaps } from '../parts/KeyCaps';
 import { Pin } from '../parts/Pin';
 import { SentenceView } from '../parts/SentenceView';
+import { spoken } from '../parts/spoken';
 import styles from './board.module.css';
-import { Capture, spoken } from './Capture';
+import { Capture } from './Capture';
 import { Mark, markOf } from './Mark';
 
 type Props = {

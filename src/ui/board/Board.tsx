@@ -16,6 +16,9 @@ import { trimTicket } from '@/core/keymap/ticket';
 import type { Command, CommandId } from '@/core/program/program';
 import { counted, listed } from '@/core/text/sentence';
 import type { KeymapLink, KeymapView } from '@/core/view/views';
+import { Tape } from '../draft/Tape';
+import { TroubleDialog } from '../draft/TroubleDialog';
+import { useDraft } from '../draft/useDraft';
 import type { Action } from '../parts/ActionsMenu';
 import { ConfirmDialog, type Question } from '../parts/ConfirmDialog';
 import { useStable } from '../parts/useStable';
@@ -27,9 +30,6 @@ import { BoardDialogs, type Shown } from './BoardDialogs';
 import styles from './board.module.css';
 import { Finder } from './Finder';
 import { KeyboardView } from './KeyboardView';
-import { Tape } from './Tape';
-import { TroubleDialog } from './TroubleDialog';
-import { useDraft } from './useDraft';
 import { useLayer } from './useLayer';
 
 type Props = {

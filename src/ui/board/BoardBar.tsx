@@ -7,12 +7,12 @@ import { compareKeymaps } from '@/core/keymap/compareKeymaps';
 import type { Draft } from '@/core/keymap/draft';
 import { counted } from '@/core/text/sentence';
 import type { KeymapLink } from '@/core/view/views';
+import type { DraftActions } from '../draft/useDraft';
 import { ActionsMenu } from '../parts/ActionsMenu';
 import { KeymapPicker } from '../parts/KeymapPicker';
 import { NameDialog } from '../parts/NameDialog';
 import { useNotice } from '../shell/Notices';
 import type { Shown } from './BoardDialogs';
-import type { DraftActions } from './useDraft';
 import { useTroubleCount } from './useTroubleCount';
 
 type Props = {

@@ -6,7 +6,7 @@ import type { ClashIndex } from '@/core/clash/clashIndex';
 import type { Draft } from '@/core/keymap/draft';
 import type { Ticket } from '@/core/keymap/ticket';
 import type { Command } from '@/core/program/program';
-import type { DraftActions } from './useDraft';
+import type { DraftActions } from '../draft/useDraft';
 
 /** What is shown over the Board, as its address says it: `check`, `history`, `command history`, `keyboard`, `key KeyW`. */
 export type Shown = string;

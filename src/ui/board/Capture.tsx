@@ -3,11 +3,11 @@
 import { type KeyboardEvent, type RefObject, useState } from 'react';
 import { type ChordText, canonicalText } from '@/core/chord/chord';
 import { nearestReading } from '@/core/chord/nearestReading';
-import { parseCanonical, parseChord } from '@/core/chord/parseChord';
-import { writeChord } from '@/core/chord/writeChord';
+import { parseChord } from '@/core/chord/parseChord';
 import type { Judged } from '@/core/clash/judge';
 import { chordOfEvent } from '@/core/keyboard/chordOfEvent';
 import { KeyCaps } from '../parts/KeyCaps';
+import { spoken } from '../parts/spoken';
 import { useSettings } from '../shell/SettingsContext';
 import styles from './board.module.css';
 
@@ -133,10 +133,4 @@ export function Capture({ name, judged, captureRef, onPropose, onFirst, onLeave 
       )}
     </div>
   );
-}
-
-/** A chord in Windows words, as it is spoken and typed. */
-export function spoken(chord: ChordText): string {
-  const parsed = parseCanonical(chord);
-  return parsed ? writeChord(parsed, 'windows') : chord;
 }

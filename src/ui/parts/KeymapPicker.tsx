@@ -12,7 +12,7 @@ type Props = {
   readonly links: readonly KeymapLink[];
   readonly program: string;
   readonly keymap: string;
-  readonly screen: 'board' | 'sheets';
+  readonly screen: 'board' | 'sheets' | 'wishes';
 };
 
 /** Switches to another keymap of any program. */

@@ -12,7 +12,9 @@ const SCREENS = [
 
 /** The narrow rail that switches screens. */
 export function Rail() {
-  const at = usePathname();
+  const path = usePathname();
+  // The wish list is part of the Board.
+  const at = path.replace(/^\/wishes\b/, '/board');
   return (
     <nav className="rail no-print" aria-label="Screens">
       <svg className="mark" width="22" height="34" viewBox="0 0 22 34" aria-hidden="true">

@@ -14,11 +14,11 @@ import {
 import type { ClashIndex } from '@/core/clash/clashIndex';
 import { counted } from '@/core/text/sentence';
 import { KeyCaps } from '../../parts/KeyCaps';
+import { ScreenDialog } from '../../parts/ScreenDialog';
 import { SentenceView } from '../../parts/SentenceView';
 import { useSettings } from '../../shell/SettingsContext';
 import type { DialogProps } from '../BoardDialogs';
 import { Mark } from '../Mark';
-import { BoardDialog } from './BoardDialog';
 import styles from './dialogs.module.css';
 
 const TITLES: Readonly<Record<Gravity, string>> = {
@@ -41,7 +41,7 @@ export function CheckDialog({ index, draft, onClose, onOpen, onTicket }: DialogP
   };
   const bad = troubles.filter((one) => one.gravity !== 'known').length;
   return (
-    <BoardDialog
+    <ScreenDialog
       wide
       title={bad === 0 ? 'Nothing is wrong in this keymap' : `${counted(bad, 'thing')} to look at`}
       onClose={onClose}
@@ -74,7 +74,7 @@ export function CheckDialog({ index, draft, onClose, onOpen, onTicket }: DialogP
           </details>
         );
       })}
-    </BoardDialog>
+    </ScreenDialog>
   );
 }
 

@@ -3,9 +3,9 @@
 import Button from '@mui/material/Button';
 import { historyOf } from '@/core/keymap/historyOf';
 import type { Command } from '@/core/program/program';
+import { ChangeLine } from '../../draft/ChangeLine';
+import { ScreenDialog } from '../../parts/ScreenDialog';
 import type { DialogProps } from '../BoardDialogs';
-import { BoardDialog } from './BoardDialog';
-import { ChangeLine } from './ChangeLine';
 import styles from './dialogs.module.css';
 
 const STATES = { applied: '', undone: 'undone', pulled: 'pulled out' } as const;
@@ -15,7 +15,7 @@ export function CommandHistory({ selected, draft, actions, onClose }: DialogProp
   const { cursor } = draft.state;
   const steps = historyOf(draft.tape, cursor, selected.id).reverse();
   return (
-    <BoardDialog title={`What happened to ${selected.name}`} onClose={onClose}>
+    <ScreenDialog title={`What happened to ${selected.name}`} onClose={onClose}>
       {steps.length === 0 ? (
         <p className="soft">No ticket of the tape touches it. Its keys are as this keymap began.</p>
       ) : (
@@ -39,6 +39,6 @@ export function CommandHistory({ selected, draft, actions, onClose }: DialogProp
           ))}
         </ol>
       )}
-    </BoardDialog>
+    </ScreenDialog>
   );
 }

@@ -5,10 +5,10 @@ import { useEffect, useState } from 'react';
 import type { Change } from '@/core/keymap/ticket';
 import { counted } from '@/core/text/sentence';
 import type { KeptVersion } from '@/core/view/views';
+import { ChangeLine } from '../../draft/ChangeLine';
+import { ScreenDialog } from '../../parts/ScreenDialog';
 import { ask, messageOf } from '../../shell/api';
 import type { DialogProps } from '../BoardDialogs';
-import { BoardDialog } from './BoardDialog';
-import { ChangeLine } from './ChangeLine';
 import styles from './dialogs.module.css';
 
 /** The kept versions of a keymap, what each changed, and going back to one. */
@@ -24,7 +24,7 @@ export function HistoryDialog({ index, draft, onClose, onTicket }: DialogProps) 
   }, [id, revision]);
   const nameOf = (command: string) => index.facts.commands.get(command)?.name ?? command;
   return (
-    <BoardDialog wide title={`Kept versions of ${draft.state.name}`} onClose={onClose}>
+    <ScreenDialog wide title={`Kept versions of ${draft.state.name}`} onClose={onClose}>
       {problem && <p role="alert">{problem}</p>}
       {versions === null && !problem && <p className="soft">Looking…</p>}
       <ol className={styles.versions}>
@@ -53,7 +53,7 @@ export function HistoryDialog({ index, draft, onClose, onTicket }: DialogProps) 
           </li>
         ))}
       </ol>
-    </BoardDialog>
+    </ScreenDialog>
   );
 }
 

@@ -7,10 +7,10 @@ import { type CardRow, keyCard } from '@/core/keyboard/keyCard';
 import { pathText } from '@/core/program/program';
 import { KeyCaps } from '../../parts/KeyCaps';
 import { Pin } from '../../parts/Pin';
+import { ScreenDialog } from '../../parts/ScreenDialog';
 import { useSettings } from '../../shell/SettingsContext';
 import type { DialogProps } from '../BoardDialogs';
 import { pinOfHolder } from '../KeyboardView';
-import { BoardDialog } from './BoardDialog';
 import styles from './dialogs.module.css';
 
 /** A key's own card: everything it does with every set of modifiers, wherever it is listened for. */
@@ -46,7 +46,7 @@ export function KeyCardDialog({
   const nothing = (row: CardRow) =>
     row.holders.length + row.held.length + row.begins.length === 0 && row.fixed === null;
   return (
-    <BoardDialog wide title={key ? `All of the key ${key.label}` : 'No such key on this keyboard'} onClose={onClose}>
+    <ScreenDialog wide title={key ? `All of the key ${key.label}` : 'No such key on this keyboard'} onClose={onClose}>
       {legends && legends.length > 1 && (
         <p className="soft">
           Prints {legends.join(', ')} ({where.keyboard.name}).
@@ -94,6 +94,6 @@ export function KeyCardDialog({
           ))}
         </tbody>
       </table>
-    </BoardDialog>
+    </ScreenDialog>
   );
 }

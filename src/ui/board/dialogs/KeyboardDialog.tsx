@@ -11,12 +11,12 @@ import { MOVES, type Move, type MovedBinding, moveKeyboard } from '@/core/keyboa
 import { type Where, whereOf } from '@/core/keyboard/where';
 import { counted } from '@/core/text/sentence';
 import { KeyCaps } from '../../parts/KeyCaps';
+import { ScreenDialog } from '../../parts/ScreenDialog';
 import { Segments } from '../../parts/Segments';
 import { SentenceView } from '../../parts/SentenceView';
 import { useNotice } from '../../shell/Notices';
 import { useSettings } from '../../shell/SettingsContext';
 import type { DialogProps } from '../BoardDialogs';
-import { BoardDialog } from './BoardDialog';
 import styles from './dialogs.module.css';
 
 const SHAPE_WORDS = { ansi: 'ANSI', iso: 'ISO', jis: 'JIS' } as const;
@@ -53,7 +53,7 @@ export function KeyboardDialog({ index, draft, onClose, onTicket }: DialogProps)
     onClose();
   };
   return (
-    <BoardDialog
+    <ScreenDialog
       wide
       title="Keyboard and desktop"
       onClose={onClose}
@@ -120,7 +120,7 @@ export function KeyboardDialog({ index, draft, onClose, onTicket }: DialogProps)
       </p>
       <MoveList title="Change" rows={plan.moved} index={index} where={to} />
       <MoveList title="Want a look on this keyboard" rows={plan.troubled} index={index} where={to} />
-    </BoardDialog>
+    </ScreenDialog>
   );
 }
 

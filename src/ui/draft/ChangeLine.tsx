@@ -2,8 +2,8 @@
 
 import type { Binding } from '@/core/keymap/keymap';
 import type { Change } from '@/core/keymap/ticket';
-import { KeyCaps } from '../../parts/KeyCaps';
-import styles from './dialogs.module.css';
+import { KeyCaps } from '../parts/KeyCaps';
+import styles from './tape.module.css';
 
 /** What a change does to one command: its keys before and after, and what else was marked. */
 export function ChangeLine({ name, change }: { name: string; change: Change }) {

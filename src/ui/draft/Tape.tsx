@@ -1,6 +1,6 @@
 'use client';
 
-import { memo, useEffect, useMemo, useRef } from 'react';
+import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import type { Draft } from '@/core/keymap/draft';
 import { sameKeys } from '@/core/keymap/keymap';
 import { goneFrom } from '@/core/keymap/pullTicket';
@@ -8,8 +8,9 @@ import type { Ticket } from '@/core/keymap/ticket';
 import type { Command } from '@/core/program/program';
 import { counted } from '@/core/text/sentence';
 import { KeyCaps } from '../parts/KeyCaps';
-import styles from './board.module.css';
-import { markWords } from './dialogs/ChangeLine';
+import { ScreenDialog } from '../parts/ScreenDialog';
+import { ChangeLine, markWords } from './ChangeLine';
+import styles from './tape.module.css';
 
 type Props = {
   readonly draft: Draft;
@@ -26,6 +27,7 @@ export const Tape = memo(function Tape({ draft, nameOf, onOpen, onGoTo, onPull }
   const gone = useMemo(() => goneFrom(tape.slice(0, state.cursor)), [tape, state.cursor]);
   const from = Math.max(0, Math.min(state.cursor, tape.length) - MOST_SHOWN);
   const end = useRef<HTMLLIElement>(null);
+  const [opened, setOpened] = useState<Ticket | null>(null);
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new ticket is brought into view.
   useEffect(() => {
     end.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
@@ -59,7 +61,7 @@ export const Tape = memo(function Tape({ draft, nameOf, onOpen, onGoTo, onPull }
                 data-pulled={gone.has(position) || undefined}
                 data-kept={position === state.keptCursor || undefined}
               >
-                <TicketView ticket={ticket} nameOf={nameOf} onOpen={onOpen} />
+                <TicketView ticket={ticket} nameOf={nameOf} onOpen={onOpen} onLines={setOpened} />
                 <span className={styles.jumps}>
                   {position !== state.cursor && (
                     <button type="button" className={styles.jump} onClick={() => onGoTo(position)}>
@@ -78,21 +80,49 @@ export const Tape = memo(function Tape({ draft, nameOf, onOpen, onGoTo, onPull }
           })}
         </ol>
       )}
+      {opened && (
+        <ScreenDialog title={opened.title} onClose={() => setOpened(null)}>
+          <ul>
+            {opened.changes.map((change) => (
+              <ChangeLine key={change.command} name={nameOf(change.command)} change={change} />
+            ))}
+          </ul>
+        </ScreenDialog>
+      )}
     </section>
   );
 });
+
+/** A ticket of more changes than fit on it opens into its lines. */
+const MANY = 3;
 
 function TicketView({
   ticket,
   nameOf,
   onOpen,
+  onLines,
 }: {
   ticket: Ticket;
   nameOf: (id: string) => string;
   onOpen: (id: string) => void;
+  onLines: (ticket: Ticket) => void;
 }) {
   const [first, ...rest] = ticket.changes;
   if (!first) return null;
+  if (ticket.changes.length >= MANY) {
+    return (
+      <>
+        <button type="button" className={styles.ticketName} onClick={() => onLines(ticket)}>
+          {ticket.title}
+        </button>
+        <span className={styles.ticketKeys}>
+          <span className="soft">
+            {nameOf(first.command)}, {rest[0] && nameOf(rest[0].command)} and {rest.length - 1} more
+          </span>
+        </span>
+      </>
+    );
+  }
   return (
     <>
       <button type="button" className={styles.ticketName} onClick={() => onOpen(first.command)}>

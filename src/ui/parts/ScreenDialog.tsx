@@ -16,10 +16,10 @@ type Props = {
 };
 
 /** The frame of what is shown over the Board. */
-export function BoardDialog({ title, wide = false, actions, onClose, children }: Props) {
+export function ScreenDialog({ title, wide = false, actions, onClose, children }: Props) {
   return (
-    <Dialog open onClose={onClose} aria-labelledby="board-dialog" fullWidth maxWidth={wide ? 'md' : 'sm'}>
-      <DialogTitle id="board-dialog">{title}</DialogTitle>
+    <Dialog open onClose={onClose} aria-labelledby="screen-dialog" fullWidth maxWidth={wide ? 'md' : 'sm'}>
+      <DialogTitle id="screen-dialog">{title}</DialogTitle>
       {/* What is longer than the window is scrolled by keyboard as well. */}
       <DialogContent tabIndex={0}>{children}</DialogContent>
       <DialogActions>

@@ -1,0 +1,8 @@
+import { jsonBody, respond } from '@/server/respond';
+import { idOf, wishListBody } from '@/server/schemas/requests';
+import { saveWishList } from '@/server/useCases/advice';
+
+/** Stores the wish list of a keymap. */
+export function PATCH(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
+  return respond(async () => saveWishList(idOf((await params).id), wishListBody(await jsonBody(request))));
+}

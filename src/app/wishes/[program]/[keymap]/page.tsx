@@ -1,0 +1,29 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { loadWishes } from '@/server/useCases/advice';
+import { listLinks, noteUse, orMissing } from '@/server/useCases/screens';
+import { Wishes } from '@/ui/wishes/Wishes';
+
+type Props = {
+  params: Promise<{ program: string; keymap: string }>;
+  searchParams: Promise<{ show?: string | string[] }>;
+};
+
+export const metadata: Metadata = { title: 'Wish list' };
+
+/** The wish list of a keymap: what is wished for, the plan, and what it brings. */
+export default async function Page({ params, searchParams }: Props) {
+  const { program, keymap } = await params;
+  const { show } = await searchParams;
+  const wishes = await orMissing(loadWishes(decodeURIComponent(program), decodeURIComponent(keymap)));
+  if (!wishes) notFound();
+  await noteUse(wishes.view.draft.id);
+  return (
+    <Wishes
+      key={wishes.view.draft.id}
+      wishes={wishes}
+      links={await listLinks()}
+      initialShown={show === 'gains' ? 'gains' : 'plan'}
+    />
+  );
+}

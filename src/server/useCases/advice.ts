@@ -1,0 +1,68 @@
+import { aboutOf, type Elsewhere } from '../../core/advice/advisor';
+import type { WishList } from '../../core/advice/wishList';
+import { bindingsOf } from '../../core/keymap/keymap';
+import type { AdviceView, KeymapView, WishesView } from '../../core/view/views';
+import { inTransaction } from '../database';
+import { loadUses, loadWishList, writeUses, writeWishList } from '../repositories/advice';
+import { keymapById, listKeymaps, loadBindings } from '../repositories/keymaps';
+import { findProgram, listPrograms, loadProgram, type ProgramRow } from '../repositories/programs';
+import { loadKeymapView } from './screens';
+
+/** What advice on a keymap knows besides it. */
+export async function loadAdvice(view: KeymapView): Promise<AdviceView> {
+  const program = await findProgram(view.programSlug);
+  const wanted = new Set(view.program.commands.map((command) => aboutOf(command)));
+  const others = (await listPrograms()).filter((one) => one.id !== program.id && one.put_away_at === null);
+  const elsewhere = (await Promise.all(others.map((one) => keysIn(one)))).flat();
+  return {
+    uses: Object.fromEntries(await loadUses(program.id, view.draft.owner)),
+    elsewhere: elsewhere.filter((one) => one.about !== '' && wanted.has(one.about)),
+  };
+}
+
+const known = new Map<string, readonly Elsewhere[]>();
+
+/** The commands with keys in the keymap of a program that was used last, with what they are about. */
+async function keysIn(program: ProgramRow): Promise<readonly Elsewhere[]> {
+  const keymaps = (await listKeymaps(program.id)).filter((one) => one.put_away_at === null);
+  const [last] = keymaps.sort(
+    (a, b) => (b.last_used_at ?? '').localeCompare(a.last_used_at ?? '') || a.factory - b.factory || a.id - b.id,
+  );
+  if (!last) return [];
+  const id = `${last.id} ${last.revision}`;
+  const before = known.get(id);
+  if (before) return before;
+  const { program: facts } = await loadProgram(program, last.version_id);
+  const keymap = await loadBindings(last.id);
+  const found = facts.commands.flatMap((command) =>
+    bindingsOf(keymap, command.id).map(
+      ({ chord }): Elsewhere => ({ about: aboutOf(command), program: program.name, command: command.name, chord }),
+    ),
+  );
+  if (known.size > 50) known.clear();
+  known.set(id, found);
+  return found;
+}
+
+/** The wish list of a keymap with all it is planned from. @throws Problem when there is no such keymap. */
+export async function loadWishes(programSlug: string, keymapSlug: string): Promise<WishesView> {
+  const view = await loadKeymapView(programSlug, keymapSlug);
+  const stored = await loadWishList(view.draft.id);
+  return { ...(await loadAdvice(view)), view, list: stored === null ? null : (JSON.parse(stored) as WishList) };
+}
+
+/** Stores the wish list of a keymap. */
+export async function saveWishList(keymapId: number, list: WishList): Promise<void> {
+  await keymapById(keymapId);
+  await inTransaction((transaction) => writeWishList(keymapId, JSON.stringify(list), transaction));
+}
+
+/** Stores how often a day the owner of a keymap uses commands of its program. */
+export async function saveUses(
+  keymapId: number,
+  uses: Readonly<Record<string, number | null>>,
+  all: boolean,
+): Promise<void> {
+  const { program_id, owner } = await keymapById(keymapId);
+  await inTransaction((transaction) => writeUses(program_id, owner, uses, all, transaction));
+}

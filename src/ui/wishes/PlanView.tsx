@@ -1,0 +1,264 @@
+'use client';
+
+import Button from '@mui/material/Button';
+import { memo, useMemo } from 'react';
+import { explainLine } from '@/core/advice/explainLine';
+import type { Plan, PlanLine, WishList } from '@/core/advice/wishList';
+import type { ChordText } from '@/core/chord/chord';
+import type { ProgramFacts } from '@/core/clash/clashIndex';
+import { bindingsOf, type Keymap } from '@/core/keymap/keymap';
+import { type CommandId, pathText } from '@/core/program/program';
+import { counted } from '@/core/text/sentence';
+import { KeyCaps } from '../parts/KeyCaps';
+import { ReachBar } from '../parts/ReachBar';
+import { SentenceView } from '../parts/SentenceView';
+import { spoken } from '../parts/spoken';
+import type { Planning } from './usePlan';
+import styles from './wishes.module.css';
+
+type Props = {
+  readonly facts: ProgramFacts;
+  readonly keymap: Keymap;
+  readonly list: WishList;
+  readonly planning: Planning;
+  /** Whether the plan is for the list as it stands. */
+  readonly fresh: boolean;
+  readonly locked: boolean;
+  readonly onChange: (values: Partial<WishList>) => void;
+  readonly onWish: (commands: readonly CommandId[], on: boolean) => void;
+  readonly onPut: () => void;
+};
+
+/** The plan line by line, each explained, to be pinned, ruled out, or put on the tape as a whole. */
+export function PlanView({ facts, keymap, list, planning, fresh, locked, onChange, onWish, onPut }: Props) {
+  const { made, state, part } = planning;
+  if (list.wishes.length === 0) {
+    return (
+      <div className={`card ${styles.planEmpty}`}>
+        <h2>The best keys for all your wishes at once</h2>
+        <p>
+          Tick on the left what you do all day. Gray Pin then weighs every free key for every wish together: how well
+          the free hand reaches it, a letter that reminds of the name, partners side by side, the family of its menu,
+          your keys in other programs.
+        </p>
+        <p className="soft">
+          Nothing changes before you put the plan on the tape, and then it is one ticket that can be undone.
+        </p>
+      </div>
+    );
+  }
+  const plan = made?.plan;
+  const changed = plan?.lines.filter((line) => line.before?.chord !== line.after?.chord) ?? [];
+  const wished = changed.filter((line) => line.role === 'wish');
+  return (
+    <>
+      <div className={styles.planHead}>
+        <p role="status" className={styles.planStatus}>
+          {state === 'failed'
+            ? 'The plan could not be made.'
+            : state === 'cancelled'
+              ? 'Planning was cancelled.'
+              : plan && fresh
+                ? planWords(plan, wished.length, list.wishes.length)
+                : 'Planning…'}
+        </p>
+        {state === 'planning' && !fresh && (
+          <>
+            <progress aria-label="Planning" value={part} max={1} />
+            <Button variant="text" onClick={planning.cancel}>
+              Cancel
+            </Button>
+          </>
+        )}
+        {(state === 'failed' || state === 'cancelled') && (
+          <Button variant="outlined" onClick={planning.again}>
+            Plan again
+          </Button>
+        )}
+        <span className="push" />
+        <Button variant="contained" disabled={!fresh || !plan?.ticket || locked} onClick={onPut}>
+          Put it on the tape
+        </Button>
+      </div>
+      {plan && (
+        <ol className={styles.lines} data-stale={!fresh || undefined} aria-label="Plan">
+          {plan.lines.map((line) => (
+            <Line
+              key={`${line.command} ${line.role} ${line.before?.chord ?? ''}`}
+              line={line}
+              facts={facts}
+              keymap={keymap}
+              list={list}
+              lostPin={plan.lostPins.some(([id]) => id === line.command)}
+              onChange={onChange}
+              onWish={onWish}
+            />
+          ))}
+        </ol>
+      )}
+      {list.stays.length > 0 && (
+        <p className={styles.ruledOut}>
+          <span className="soft">Must not move:</span>
+          {list.stays.map((id) => (
+            <button
+              key={id}
+              type="button"
+              className={styles.allow}
+              aria-label={`${facts.commands.get(id)?.name ?? id} may move again`}
+              onClick={() => onChange({ stays: list.stays.filter((one) => one !== id) })}
+            >
+              {facts.commands.get(id)?.name ?? id} ×
+            </button>
+          ))}
+        </p>
+      )}
+    </>
+  );
+}
+
+function planWords(plan: Plan, changed: number, wishes: number): string {
+  const what =
+    changed === 0
+      ? `${counted(wishes, 'wish', 'wishes')}: every one is on the best keys it can have.`
+      : `${counted(wishes, 'wish', 'wishes')}: ${changed} ${changed === 1 ? 'gets' : 'get'} new keys${
+          changed < wishes
+            ? `, ${wishes - changed} ${wishes - changed === 1 ? 'stays' : 'stay'} as ${wishes - changed === 1 ? 'it is' : 'they are'}`
+            : ''
+        }.`;
+  const rest = Math.max(0.1, 100 * (1 - plan.share));
+  return `${what} ${
+    plan.proven
+      ? 'Proven: no other plan is better.'
+      : `A good answer, not a proof: the best there can be brings at most ${rest < 1 ? rest.toFixed(1) : Math.ceil(rest)} % more.`
+  }`;
+}
+
+type LineProps = Pick<Props, 'facts' | 'keymap' | 'list' | 'onChange' | 'onWish'> & {
+  readonly line: PlanLine;
+  readonly lostPin: boolean;
+};
+const Line = memo(function Line({ line, facts, keymap, list, lostPin, onChange, onWish }: LineProps) {
+  const command = facts.commands.get(line.command);
+  const said = useMemo(() => explainLine(line, facts, keymap.bindings), [line, facts, keymap]);
+  const ruledOut = list.forbids.filter(([id]) => id === line.command);
+  const pinned = list.pins.some(([id]) => id === line.command);
+  const changes = line.before?.chord !== line.after?.chord;
+  const [kept] = bindingsOf(keymap, line.command);
+  const now = line.before?.chord ?? kept?.chord ?? null;
+  if (!command) return null;
+  const { name } = command;
+  const chord: ChordText | undefined = line.after?.chord;
+  const without = (pairs: WishList['pins'], keys?: ChordText): WishList['pins'] =>
+    pairs.filter(([id, one]) => id !== line.command || (keys !== undefined && one !== keys));
+  return (
+    <li className={styles.line} data-role={line.role} data-command={line.command} data-changes={changes || undefined}>
+      <div className={styles.lineName}>
+        <strong>{name}</strong>
+        <span className={styles.path}>{pathText(command.path)}</span>
+      </div>
+      <div className={styles.lineKeys}>
+        <span className={styles.fromTo}>
+          {now !== null ? <KeyCaps chord={now} /> : <span className="soft">no key</span>}
+          {changes && (
+            <>
+              <span aria-hidden="true">→</span>
+              <span className="hidden">to</span>
+              {chord !== undefined ? (
+                <span className={styles.after}>
+                  <KeyCaps chord={chord} />
+                </span>
+              ) : (
+                <span className="soft">no key</span>
+              )}
+            </>
+          )}
+        </span>
+        <span className={styles.fromTo}>
+          <ReachBar reach={line.before?.reach} />
+          {changes && (
+            <>
+              <span aria-hidden="true">→</span>
+              <ReachBar reach={line.after?.reach} />
+            </>
+          )}
+        </span>
+      </div>
+      <div className={styles.lineWhy}>
+        <p>
+          {line.role === 'giver' && <span className="soft">Pushed. </span>}
+          <SentenceView sentence={said} />
+        </p>
+        {lostPin && (
+          <p className={styles.problem}>Your pin can’t be held: something stands in the way of those keys.</p>
+        )}
+        {ruledOut.length > 0 && (
+          <p className={styles.ruledOut}>
+            <span className="soft">Ruled out:</span>
+            {ruledOut.map(([, keys]) => (
+              <button
+                key={keys}
+                type="button"
+                className={styles.allow}
+                aria-label={`Allow ${spoken(keys)} again for ${name}`}
+                onClick={() => onChange({ forbids: without(list.forbids, keys) })}
+              >
+                <KeyCaps chord={keys} silent /> ×
+              </button>
+            ))}
+          </p>
+        )}
+      </div>
+      <div className={styles.lineDo}>
+        {line.role === 'wish' ? (
+          <>
+            <button
+              type="button"
+              className="chip"
+              aria-pressed={pinned}
+              aria-label={`Pin ${name}${chord === undefined ? '' : ` on ${spoken(chord)}`}`}
+              disabled={chord === undefined && !pinned}
+              onClick={() =>
+                onChange({
+                  pins:
+                    pinned || chord === undefined ? without(list.pins) : [...without(list.pins), [line.command, chord]],
+                })
+              }
+            >
+              Pin
+            </button>
+            <button
+              type="button"
+              className="chip"
+              disabled={chord === undefined}
+              aria-label={`Rule out ${chord === undefined ? 'these keys' : spoken(chord)} for ${name}`}
+              onClick={() => {
+                if (chord !== undefined)
+                  onChange({ forbids: [...list.forbids, [line.command, chord]], pins: without(list.pins) });
+              }}
+            >
+              Not these
+            </button>
+            <button
+              type="button"
+              className={styles.small}
+              aria-label={`Take ${name} off the list`}
+              title="Take it off the list"
+              onClick={() => onWish([line.command], false)}
+            >
+              ×
+            </button>
+          </>
+        ) : (
+          <button
+            type="button"
+            className="chip"
+            aria-label={`${name} must not move`}
+            onClick={() => onChange({ stays: [...list.stays, line.command] })}
+          >
+            Must not move
+          </button>
+        )}
+      </div>
+    </li>
+  );
+});

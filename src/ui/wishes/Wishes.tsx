@@ -1,0 +1,252 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import Link from 'next/link';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { emptyList } from '@/core/advice/emptyList';
+import type { WishList } from '@/core/advice/wishList';
+import { programFacts } from '@/core/clash/clashIndex';
+import { compareKeymaps } from '@/core/keymap/compareKeymaps';
+import { rowsOf } from '@/core/keymap/keymap';
+import { pullTicket, restingOn } from '@/core/keymap/pullTicket';
+import type { CommandId } from '@/core/program/program';
+import { counted } from '@/core/text/sentence';
+import type { KeymapLink, WishesView } from '@/core/view/views';
+import type { Ground, Task } from '@/workers/planner';
+import { Tape } from '../draft/Tape';
+import { TroubleDialog } from '../draft/TroubleDialog';
+import { useDraft } from '../draft/useDraft';
+import { KeymapPicker } from '../parts/KeymapPicker';
+import { useReach } from '../parts/useReach';
+import { ask, messageOf } from '../shell/api';
+import { useNotice } from '../shell/Notices';
+import { useSettings } from '../shell/SettingsContext';
+import { CountsDialog } from './CountsDialog';
+import { PlanView } from './PlanView';
+import { SpendBar } from './SpendBar';
+import { usePlan } from './usePlan';
+import { WishPicker } from './WishPicker';
+import styles from './wishes.module.css';
+
+const Gains = dynamic(() => import('./Gains').then((one) => one.Gains), {
+  loading: () => <p className="soft">Reckoning what it brings…</p>,
+});
+/** How long, in ms, the list rests before it is stored. */
+const REST = 400;
+
+type Props = {
+  readonly wishes: WishesView;
+  readonly links: readonly KeymapLink[];
+  readonly initialShown: 'plan' | 'gains';
+};
+
+/** Wishes on the left, the best plan for all of them on the right, then onto the tape as one ticket. */
+export function Wishes({ wishes, links, initialShown }: Props) {
+  const { view, elsewhere } = wishes;
+  const { program, programSlug } = view;
+  const { where, settings } = useSettings();
+  const { draft, trouble, dismiss, actions } = useDraft(view);
+  const facts = useMemo(() => programFacts(program), [program]);
+  const [list, setList] = useState<WishList>(() => wishes.list ?? emptyList(where));
+  const [uses, setUses] = useState(wishes.uses);
+  const [shown, setShown] = useState(initialShown);
+  const [counting, setCounting] = useState(false);
+  const tell = useNotice();
+  const { reach, ready } = useReach(draft.keymap);
+  const told = useMemo(() => new Map(Object.entries(uses)), [uses]);
+
+  const { keyboard, desktop } = where;
+  const ground = useMemo(
+    (): Ground => ({ program, elsewhere, choice: keyboard.choice, desktop, hand: settings.hand }),
+    [program, elsewhere, keyboard, desktop, settings.hand],
+  );
+  const task = useMemo((): Task | null => {
+    if (list.wishes.length === 0) return null;
+    return { rows: rowsOf(draft.keymap), spares: [...draft.keymap.spares], list, uses };
+  }, [draft.keymap, list, uses]);
+  const planning = usePlan(ground, task);
+  const fresh = planning.made?.task === task ? planning.made : null;
+
+  const id = useRef(draft.state.id);
+  id.current = draft.state.id;
+  const store = useCallback(
+    (what: 'wishes' | 'uses', body: object): void => {
+      ask('PATCH', `/api/keymaps/${id.current}/${what}`, body).catch((error) => tell(messageOf(error)));
+    },
+    [tell],
+  );
+  const waiting = useRef<number | null>(null);
+  const change = useCallback(
+    (values: Partial<WishList>): void => {
+      setList((now) => {
+        const next = { ...now, ...values };
+        if (waiting.current !== null) window.clearTimeout(waiting.current);
+        waiting.current = window.setTimeout(() => store('wishes', next), REST);
+        return next;
+      });
+    },
+    [store],
+  );
+  const wish = useCallback(
+    (ids: readonly CommandId[], on: boolean): void =>
+      setList((now) => {
+        const set = new Set(ids);
+        const left = now.wishes.filter((one) => !set.has(one));
+        const next = { ...now, wishes: on ? [...left, ...ids] : left };
+        if (waiting.current !== null) window.clearTimeout(waiting.current);
+        waiting.current = window.setTimeout(() => store('wishes', next), REST);
+        return next;
+      }),
+    [store],
+  );
+  const tellUses = useCallback(
+    (command: CommandId, perDay: number | null): void => {
+      setUses((now) => {
+        const { [command]: _, ...rest } = now;
+        return perDay === null ? rest : { ...rest, [command]: perDay };
+      });
+      store('uses', { uses: { [command]: perDay } });
+    },
+    [store],
+  );
+
+  // A command that the address wishes for is put on the list once; then the address says where this is.
+  useEffect(() => {
+    const asked = new URLSearchParams(window.location.search).get('wish');
+    if (asked !== null && facts.commands.has(asked)) wish([asked], true);
+  }, [facts, wish]);
+  useEffect(() => {
+    const address = `/wishes/${programSlug}/${draft.state.slug}${shown === 'gains' ? '?show=gains' : ''}`;
+    if (window.location.pathname + window.location.search !== address) window.history.replaceState(null, '', address);
+  }, [programSlug, draft.state.slug, shown]);
+
+  const undo = useCallback(() => void actions.goTo((state) => Math.max(0, state.cursor - 1)), [actions]);
+  const redo = useCallback(() => void actions.goTo((state) => state.cursor + 1), [actions]);
+  const { state, tape } = draft;
+  useUndoKeys(state.cursor > 0 ? undo : null, state.cursor < tape.length ? redo : null);
+  const ticket = fresh?.plan.ticket ?? null;
+  const put = async (): Promise<void> => {
+    if (!ticket || !(await actions.edit(ticket))) return;
+    // An edit of the factory keymap has begun a keymap of its own; the list goes with it.
+    store('wishes', list);
+    tell(`${counted(ticket.changes.length, 'change')} on the tape as one ticket.`);
+  };
+  const pull = (position: number): void => {
+    const applied = tape.slice(0, state.cursor);
+    const pulled = pullTicket(draft.keymap, applied, [position, ...restingOn(applied, position, where.place)]);
+    if (pulled) void actions.edit(pulled);
+    else tell('Pulling this ticket out would change nothing.');
+  };
+  const changes = useMemo(() => compareKeymaps(draft.kept, draft.keymap).length, [draft.kept, draft.keymap]);
+  const nameOf = useCallback((one: CommandId) => facts.commands.get(one)?.name ?? one, [facts]);
+  const board = `/board/${programSlug}/${state.slug}`;
+  return (
+    <div className="screen">
+      <header className="bar">
+        <h1>{program.name}</h1>
+        <span className="soft">wish list for</span>
+        <KeymapPicker label={state.name} links={links} program={programSlug} keymap={state.slug} screen="wishes" />
+        <span className="pill draft" role="status">
+          {state.locked
+            ? 'locked'
+            : state.factory
+              ? 'factory keys'
+              : changes === 0 && !state.unnamed
+                ? 'kept'
+                : `draft · ${counted(changes, 'change')}`}
+        </span>
+        <span className="push" />
+        <button type="button" className="word" aria-disabled={state.cursor === 0} onClick={undo}>
+          Undo
+        </button>
+        <button type="button" className="word" aria-disabled={state.cursor >= tape.length} onClick={redo}>
+          Redo
+        </button>
+        <Link className="word" href={board}>
+          Back to the Board
+        </Link>
+      </header>
+      <main className={styles.screen}>
+        <WishPicker
+          program={program}
+          draft={draft}
+          wishes={list.wishes}
+          told={told}
+          reach={ready ? reach : null}
+          onWish={wish}
+          onUses={tellUses}
+          onCounts={() => setCounting(true)}
+        />
+        <div className={styles.middle}>
+          <SpendBar list={list} keymap={draft.keymap} program={program} told={told} onChange={change} />
+          <div className={styles.tabs} role="group" aria-label="Show">
+            <button type="button" className="chip" aria-pressed={shown === 'plan'} onClick={() => setShown('plan')}>
+              The plan
+            </button>
+            <button type="button" className="chip" aria-pressed={shown === 'gains'} onClick={() => setShown('gains')}>
+              What it brings
+            </button>
+          </div>
+          {shown === 'plan' ? (
+            <PlanView
+              facts={facts}
+              keymap={draft.keymap}
+              list={list}
+              planning={planning}
+              fresh={fresh !== null}
+              locked={state.locked}
+              onChange={change}
+              onWish={wish}
+              onPut={() => void put()}
+            />
+          ) : (
+            <Gains program={program} draft={draft} ticket={ticket} told={told} reach={reach} />
+          )}
+        </div>
+        <Tape
+          draft={draft}
+          nameOf={nameOf}
+          onOpen={(one) => window.location.assign(`${board}/${encodeURIComponent(one)}`)}
+          onGoTo={(cursor) => void actions.goTo(() => cursor)}
+          onPull={pull}
+        />
+      </main>
+      {counting && (
+        <CountsDialog
+          program={program}
+          told={uses}
+          onClose={() => setCounting(false)}
+          onDone={(counts) => {
+            setUses(counts);
+            store('uses', { uses: counts, all: true });
+            setCounting(false);
+            tell(
+              Object.keys(counts).length === 0
+                ? 'All counts are guesses by kind again.'
+                : `Counts of ${counted(Object.keys(counts).length, 'command')} are stored.`,
+            );
+          }}
+        />
+      )}
+      <TroubleDialog trouble={trouble} onClose={dismiss} onReload={actions.reload} />
+    </div>
+  );
+}
+
+/** Ctrl or Command with Z and Y go along the tape, but not in a field with text. */
+function useUndoKeys(undo: (() => void) | null, redo: (() => void) | null): void {
+  useEffect(() => {
+    const onKeyDown = (event: KeyboardEvent): void => {
+      if (!(event.ctrlKey || event.metaKey) || event.altKey || document.querySelector('[role="dialog"], [role="menu"]'))
+        return;
+      const target = event.target as HTMLElement;
+      if (target instanceof HTMLInputElement && target.type !== 'checkbox' && target.value !== '') return;
+      const key = event.key.toLowerCase();
+      if (key !== 'z' && key !== 'y') return;
+      event.preventDefault();
+      (key === 'y' || event.shiftKey ? redo : undo)?.();
+    };
+    window.addEventListener('keydown', onKeyDown);
+    return () => window.removeEventListener('keydown', onKeyDown);
+  }, [undo, redo]);
+}
