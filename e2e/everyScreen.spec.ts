@@ -44,7 +44,40 @@ const SCREENS: readonly (readonly [name: string, address: string, prepare?: (pag
     'Board, filters',
     '/board/tarnlight/sheet-retouching',
     async (page) => {
-      await page.getByRole('button', { name: /^Kind, menu, place/ }).click();
+      await page.getByRole('button', { name: /^More filters/ }).click();
+      await page.waitForTimeout(300);
+    },
+  ],
+  [
+    'Board, reach',
+    '/board/tarnlight/sheet-retouching/relief',
+    (page) => page.getByRole('button', { name: 'Reach', exact: true }).click(),
+  ],
+  ['Wish list, empty', '/wishes/nibshore/factory-keys'],
+  [
+    'Wish list, a plan',
+    '/wishes/nibshore/factory-keys',
+    async (page) => {
+      await page.getByRole('button', { name: /^Add the ten/ }).click();
+      await page.getByText(/^10 wishes/).waitFor();
+    },
+  ],
+  [
+    'Wish list, what it brings',
+    '/wishes/nibshore/factory-keys?show=gains',
+    async (page) => {
+      await page
+        .getByText(/minutes a day/)
+        .first()
+        .waitFor();
+      await page.waitForTimeout(500);
+    },
+  ],
+  [
+    'Wish list, counts',
+    '/wishes/nibshore/factory-keys',
+    async (page) => {
+      await page.getByRole('button', { name: 'uses a day…' }).click();
       await page.waitForTimeout(300);
     },
   ],

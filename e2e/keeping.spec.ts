@@ -152,7 +152,7 @@ test('finding by keys, by other words, by filters together; a key’s card; what
   await expect(page.getByRole('option').first()).toContainText('Pick color');
   await search.fill('');
   await page.getByRole('button', { name: /^Spare 11/ }).click();
-  await page.getByRole('button', { name: /^Kind, menu, place/ }).click();
+  await page.getByRole('button', { name: /^More filters/ }).click();
   await page.getByLabel('Filter', { exact: true }).check();
   await page.keyboard.press('Escape');
   await expect(page.getByRole('status').filter({ hasText: 'commands' })).toHaveText('7 commands');

@@ -27,10 +27,11 @@ export function explainLine(
     const [first, ...rest] = listed(reasons.map(describeReason));
     said.push([...(first ? [capital(first)] : []), ...rest, { text: '.' }]);
   }
+  if (line.troubled) said.push([{ text: 'Those before can’t be relied on.' }]);
   if (from.length > 0) said.push([{ text: 'Taken from ' }, ...names(from), { text: '.' }]);
   if (to !== null && gain >= 0) said.push([{ text: 'Its keys go to ' }, ...name(to), { text: '.' }]);
   if (gain < 0) said.push(paying(line, payer, to, facts));
-  else if (before !== null && after.reach.figure > before.reach.figure + 0.01)
+  else if (before !== null && !line.troubled && after.reach.figure > before.reach.figure + 0.01)
     said.push([{ text: 'Harder to reach than before, which that outweighs.' }]);
   return said.flatMap((one, i) => (i === 0 ? one : [{ text: ' ' }, ...one]));
 }

@@ -1,7 +1,7 @@
 import type { CostTable } from '../assignment/assign';
 import type { ChordText } from '../chord/chord';
 import { buildClashIndex, type ClashIndex } from '../clash/clashIndex';
-import { verdict } from '../clash/verdict';
+import { findingsFor, verdict, weightOf } from '../clash/verdict';
 import { type Binding, bindingsOf, type Keymap } from '../keymap/keymap';
 import { formOf } from '../program/formOf';
 import type { Command, CommandId } from '../program/program';
@@ -21,6 +21,9 @@ const RELEARN = 0.04;
 /** What it costs besides if somebody who asked for nothing has to move, or loses the keys, in uses a day. */
 const PUSHED = 2;
 
+/** Keys of which this is so are as good as none. */
+const TROUBLES: ReadonlySet<string> = new Set(['stops', 'asks', 'warns']);
+
 /** A row of the table: one command that is to get a chord, or somebody's chord that may be spent. */
 export type PlanRow = {
   readonly command: Command;
@@ -33,6 +36,8 @@ export type PlanRow = {
   readonly ownColumn: number;
   /** What staying costs. */
   readonly stay: number;
+  /** Whether its own chord can't be relied on: it is wrong or may not be heard. */
+  readonly troubled: boolean;
 };
 
 /** Wishes and chords as a table of costs, with what its rows and columns stand for. */
@@ -80,6 +85,8 @@ export function buildPlanTable(
       (holder) => holder.command.id === id || spent(holder.command.id, holder),
     ) && !index.holders.has(heldTwin(where.place(chord)));
 
+  const troubled = (command: Command, chord: ChordText): boolean =>
+    findingsFor(index, where, command, chord).some((one) => TROUBLES.has(weightOf(one)));
   const rows: Omit<PlanRow, 'stay'>[] = [];
   for (const id of list.wishes) {
     const command = facts.commands.get(id);
@@ -91,7 +98,15 @@ export function buildPlanTable(
       .sort((a, b) => a.cost - b.cost)[0]?.chord;
     const at = own === undefined ? undefined : columnOf.get(base(where.place(own)));
     const column = own !== undefined && at !== undefined && alone(own, id) ? at : -1;
-    rows.push({ command, wish: true, uses: usesOf(command), wants, own: own ?? null, ownColumn: column });
+    rows.push({
+      command,
+      wish: true,
+      uses: usesOf(command),
+      wants,
+      own: own ?? null,
+      ownColumn: column,
+      troubled: own !== undefined && troubled(command, own),
+    });
   }
   if (list.spendBelow !== null) {
     for (const command of facts.program.commands) {
@@ -106,7 +121,7 @@ export function buildPlanTable(
         .sort((a, b) => b.cost - a.cost);
       if (!own) continue;
       const ownColumn = columnOf.get(base(where.place(own.chord))) ?? -1;
-      rows.push({ command, wish: false, uses, wants, own: own.chord, ownColumn });
+      rows.push({ command, wish: false, uses, wants, own: own.chord, ownColumn, troubled: false });
     }
   }
   // Two who would both stay on one column stay there by themselves.
@@ -158,7 +173,7 @@ function fill(
       .filter((one) => one.chord !== own)
       .map((one) => cost(one.chord));
     const lost = Math.min(NO_KEY, ...others);
-    const kept = own === null ? lost : Math.min(cost(own), lost);
+    const kept = own === null || given.troubled ? lost : Math.min(cost(own), lost);
     const forbids = (chord: ChordText): boolean => forbidden.has(`${command.id} ${where.place(chord)}`);
     const pinnedTo = pins.get(command.id);
     const cells = free(command);

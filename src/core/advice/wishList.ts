@@ -35,6 +35,8 @@ export type PlanLine = {
   /** Who gets the keys before. */
   readonly to: CommandId | null;
   readonly pinned: boolean;
+  /** Whether the keys before can't be relied on: they are wrong or may not be heard. */
+  readonly troubled: boolean;
   /** Where it is worse off: those whose gain outweighs it, in the order in which the keys went. */
   readonly paidBy: readonly CommandId[];
   /** What the line is better off by, in the measure of the plan; negative where it is worse off. */

@@ -1,10 +1,23 @@
 import { type ClashIndex, type Holder, relation } from '../clash/clashIndex';
+import { easiest } from '../effort/gains';
 import type { Place } from '../keyboard/placeOf';
 import { bindingsOf, type Keymap, sameKeys } from '../keymap/keymap';
 import type { Command, ContextId, Kind } from '../program/program';
+import { HARD } from '../reach/describeReach';
+import type { ReachOf } from '../reach/reachOf';
 
 /** What can be said of a command in a keymap, to filter by. */
-export const MARKS = ['no key', 'yours', 'keeper', 'spare', 'clashing', 'takes turns', 'hold'] as const;
+export const MARKS = [
+  'no key',
+  'yours',
+  'keeper',
+  'spare',
+  'clashing',
+  'takes turns',
+  'hold',
+  'hard to reach',
+  'both hands',
+] as const;
 export type Mark = (typeof MARKS)[number];
 
 /** A filter: every mark chosen has to hold; of kinds, menus and contexts, one of those chosen. Empty lets all through. */
@@ -26,8 +39,16 @@ export function menuOf(command: Command): string {
   return command.path[0] ?? '';
 }
 
-/** The marks of every command of a program, one bit a mark in the order of MARKS; worked out once a state of the keymap. */
-export function markCommands(index: ClashIndex, factory: Keymap, place: Place): ReadonlyMap<Command, number> {
+/**
+ * The marks of every command of a program, one bit a mark in the order of MARKS; worked out once a state of the keymap.
+ * @param reach null leaves out what is so of reach.
+ */
+export function markCommands(
+  index: ClashIndex,
+  factory: Keymap,
+  place: Place,
+  reach: ReachOf | null = null,
+): ReadonlyMap<Command, number> {
   const { facts, keymap } = index;
   const bits = new Map<Command, number>();
   for (const command of facts.program.commands) {
@@ -37,6 +58,11 @@ export function markCommands(index: ClashIndex, factory: Keymap, place: Place): 
     const came = bindingsOf(factory, command.id);
     if (bindings !== came && !sameKeys(bindings, came)) mark |= BIT.yours;
     if (keymap.spares.has(command.id)) mark |= BIT.spare;
+    if (reach && bindings.length > 0) {
+      const best = easiest(bindings.map(({ chord }) => reach(chord)));
+      if (!best || best.figure >= HARD) mark |= BIT['hard to reach'];
+      if (best?.hands === 'both') mark |= BIT['both hands'];
+    }
     for (const { chord, keeper } of bindings) {
       if (keeper) mark |= BIT.keeper;
       if (chord.startsWith('hold:')) mark |= BIT.hold;

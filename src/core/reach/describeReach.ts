@@ -34,17 +34,16 @@ function sentences(first: string, rest: readonly string[]): string {
 
 const cm = (units: number): number => Math.round(units * CM);
 
-/** How a chord compares with another by reach, and the greatest difference between them. */
-export function compareReach(reach: Reach, other: Reach, otherKeys: ChordText): Sentence {
+/**
+ * How a chord compares with another by reach, and the greatest difference between them.
+ * @param otherKeys the keys it is compared with; null where they are those that the command has now.
+ */
+export function compareReach(reach: Reach, other: Reach, otherKeys: ChordText | null): Sentence {
+  const than: Sentence[number] = otherKeys === null ? { text: 'now' } : { keys: otherKeys };
   const better = reach.figure < other.figure;
-  if (Math.abs(reach.figure - other.figure) < FELT)
-    return [{ text: 'As easy to reach as ' }, { keys: otherKeys }, { text: '.' }];
+  if (Math.abs(reach.figure - other.figure) < FELT) return [{ text: 'As easy to reach as ' }, than, { text: '.' }];
   const why = difference(better ? reach : other, better ? other : reach, better);
-  return [
-    { text: better ? 'Easier than ' : 'Harder than ' },
-    { keys: otherKeys },
-    { text: why === '' ? '.' : `: ${why}.` },
-  ];
+  return [{ text: better ? 'Easier than ' : 'Harder than ' }, than, { text: why === '' ? '.' : `: ${why}.` }];
 }
 
 function difference(easy: Reach, hard: Reach, easyIsThis: boolean): string {

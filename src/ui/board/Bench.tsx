@@ -2,15 +2,20 @@
 
 import Button from '@mui/material/Button';
 import { type RefObject, useState } from 'react';
+import { describeReason, shortReason } from '@/core/advice/describeReason';
+import type { Suggestion } from '@/core/advice/suggest';
 import type { ChordText } from '@/core/chord/chord';
 import type { Choice } from '@/core/clash/choices';
-import type { FreeChord } from '@/core/clash/freeNear';
 import type { Judged } from '@/core/clash/judge';
 import type { Binding } from '@/core/keymap/keymap';
 import { type Command, pathText } from '@/core/program/program';
+import { compareReach, describeReach } from '@/core/reach/describeReach';
+import type { Reach, ReachOf } from '@/core/reach/reachOf';
+import { listed, type Sentence } from '@/core/text/sentence';
 import { type Action, ActionsMenu } from '../parts/ActionsMenu';
 import { KeyCaps } from '../parts/KeyCaps';
 import { Pin } from '../parts/Pin';
+import { ReachBar } from '../parts/ReachBar';
 import { SentenceView } from '../parts/SentenceView';
 import { spoken } from '../parts/spoken';
 import styles from './board.module.css';
@@ -28,7 +33,11 @@ type Props = {
   readonly offered: readonly Choice[];
   /** Whether the choices are still those of the press before. */
   readonly stale: boolean;
-  readonly near: readonly FreeChord[];
+  /** The best keys that could be had, whatever is pressed. */
+  readonly best: readonly Suggestion[];
+  readonly reach: ReachOf;
+  /** The easiest keys it has. */
+  readonly ownKeys: { readonly chord: ChordText; readonly reach: Reach } | null;
   readonly keepOwn: boolean;
   /** Said when the bench has moved here because this command lost its keys. */
   readonly loss: { readonly to: string; readonly back: string } | null;
@@ -91,14 +100,20 @@ export function Bench(props: Props) {
             </div>
           ))}
         </div>
+        {judged && <Compared {...props} chord={judged.chord} />}
         {judged && <Choices {...props} judged={judged} />}
-        {props.near.length > 0 && (
+        {props.best.length > 0 && (
           <p className={styles.near}>
-            <span className="soft">Free close by:</span>
-            {props.near.map(({ chord, letter }) => (
-              <button key={chord} type="button" className={styles.suggestion} onClick={() => props.onPropose(chord)}>
-                <KeyCaps chord={chord} />
-                {letter !== null && <Reminder name={command.name} letter={letter} />}
+            <span className="soft">Best to have:</span>
+            {props.best.map((one) => (
+              <button
+                key={one.chord}
+                type="button"
+                className={styles.suggestion}
+                title={plainWords(suggestionWords(one))}
+                onClick={() => props.onPropose(one.chord)}
+              >
+                <KeyCaps chord={one.chord} /> {reasonShown(one)}
               </button>
             ))}
           </p>
@@ -108,16 +123,37 @@ export function Bench(props: Props) {
   );
 }
 
-/** The word of a name that a letter stands for: `L for Lift`. */
-function Reminder({ name, letter }: { name: string; letter: string }) {
-  const word = name.split(/\s+/).find((one) => one.toUpperCase().startsWith(letter)) ?? '';
+/** How the keys asked about are reached, and how that compares with what the command has or could have. */
+function Compared({ chord, reach, ownKeys, best }: Props & { chord: ChordText }) {
+  const here = reach(chord);
+  const now = ownKeys && ownKeys.chord !== chord ? ownKeys : null;
+  const other = now ?? best.find((one) => one.chord !== chord) ?? null;
   return (
-    <span>
-      {' '}
-      {letter} for {word}
-    </span>
+    <p className={styles.compared} data-reach={here.hands}>
+      <ReachBar reach={here} /> {describeReach(here)}{' '}
+      {other && here.hands !== 'none' && (
+        <SentenceView sentence={compareReach(here, other.reach, now ? null : other.chord)} />
+      )}
+    </p>
   );
 }
+
+/** The one reason that says most; for keys of a spare, whose they are. */
+function reasonShown({ reasons, spends }: Suggestion): string {
+  const [spare] = spends;
+  const words = reasons[0] ? shortReason(reasons[0]) : '';
+  return spare ? [`${spare.command.name}’s, a spare`, words].filter((one) => one !== '').join(', ') : words;
+}
+
+/** All that speaks for a suggestion. */
+function suggestionWords({ reach, reasons }: Suggestion): Sentence {
+  const said = { text: `${describeReach(reach)} ` };
+  return reasons.length === 0
+    ? [said]
+    : [said, { text: 'Besides: ' }, ...listed(reasons.map(describeReason)), { text: '.' }];
+}
+
+const plainWords = (sentence: Sentence): string => sentence.map((span) => Object.values(span)[0]).join('');
 
 function Choices({ judged, offered, stale, onChoose, onLeave, onGoTo }: Props & { judged: Judged }) {
   const button = (choice: Choice, i: number) => (
@@ -194,6 +230,7 @@ function About({
           />
         ))}
       </ul>
+      {rest.ownKeys && <p className={styles.reached}>{describeReach(rest.ownKeys.reach)}</p>}
       {rest.judged && rest.offered.length > 0 && bindings.length > 0 && (
         <label className={styles.also}>
           <input type="checkbox" checked={rest.keepOwn} onChange={(event) => rest.onKeepOwn(event.target.checked)} />

@@ -6,7 +6,6 @@ import { parseCanonical } from '@/core/chord/parseChord';
 import { backToFactory } from '@/core/clash/backToFactory';
 import { type Choice, choices } from '@/core/clash/choices';
 import { buildClashIndex, programFacts } from '@/core/clash/clashIndex';
-import { freeNear } from '@/core/clash/freeNear';
 import { type Judged, judge } from '@/core/clash/judge';
 import { neighborsOf } from '@/core/finder/finderRows';
 import { dropKeys, markKeys, markSpare } from '@/core/keymap/changeKeys';
@@ -15,7 +14,7 @@ import { pullTicket, restingOn } from '@/core/keymap/pullTicket';
 import { trimTicket } from '@/core/keymap/ticket';
 import type { Command, CommandId } from '@/core/program/program';
 import { counted, listed } from '@/core/text/sentence';
-import type { KeymapLink, KeymapView } from '@/core/view/views';
+import type { AdviceView, KeymapLink, KeymapView } from '@/core/view/views';
 import { Tape } from '../draft/Tape';
 import { TroubleDialog } from '../draft/TroubleDialog';
 import { useDraft } from '../draft/useDraft';
@@ -30,10 +29,12 @@ import { BoardDialogs, type Shown } from './BoardDialogs';
 import styles from './board.module.css';
 import { Finder } from './Finder';
 import { KeyboardView } from './KeyboardView';
+import { useAdvice } from './useAdvice';
 import { useLayer } from './useLayer';
 
 type Props = {
   readonly view: KeymapView;
+  readonly advice: AdviceView;
   readonly links: readonly KeymapLink[];
   readonly initialCommand: string | null;
   readonly initialShown: Shown | null;
@@ -43,7 +44,7 @@ type Props = {
 type Chain = { readonly queue: readonly Command[]; readonly back: Command };
 
 /** Find a command, press keys, read who holds them, settle it. */
-export function Board({ view, links, initialCommand, initialShown }: Props) {
+export function Board({ view, advice, links, initialCommand, initialShown }: Props) {
   const { program, programSlug } = view;
   const { where } = useSettings();
   const { place } = where;
@@ -62,6 +63,7 @@ export function Board({ view, links, initialCommand, initialShown }: Props) {
   const search = useRef<HTMLInputElement>(null);
   const { layer, showLayer, toggle } = useLayer();
   const selected = (selectedId === null ? undefined : facts.commands.get(selectedId)) ?? null;
+  const { reach, ready, advisor, best, uses, ownKeys } = useAdvice(facts, index, advice, selected);
 
   const draftRef = useRef(draft);
   draftRef.current = draft;
@@ -132,15 +134,6 @@ export function Board({ view, links, initialCommand, initialShown }: Props) {
   const answered = useDeferredValue(judged);
   // biome-ignore lint/correctness/useExhaustiveDependencies: a choice is made of a verdict, which is made of the others.
   const offered = useMemo(() => choicesFor(answered), [answered, keepOwn]);
-  // Suggestions follow one picture later still.
-  const asked = useDeferredValue(
-    useMemo(() => ({ index, where, selected, chord: answered?.chord }), [index, where, selected, answered]),
-  );
-  const near = useMemo(() => {
-    if (!asked.selected) return [];
-    const from = asked.chord ?? bindingsOf(asked.index.keymap, asked.selected.id)[0]?.chord ?? 'Alt+E';
-    return freeNear(asked.index, asked.where, asked.selected, from, 3, new Set([asked.where.place(from)]));
-  }, [asked]);
   const around = useMemo(() => neighborsOf(program.commands), [program]);
 
   const goOn = (from: Chain | null): void => {
@@ -355,6 +348,7 @@ export function Board({ view, links, initialCommand, initialShown }: Props) {
         ...(menu === undefined
           ? []
           : ([[`All of ${menu} back to factory keys`, () => restore(inMenu, `${menu} back to factory`)]] as const)),
+        ['Wish for better keys', `/wishes/${programSlug}/${draft.state.slug}?wish=${encodeURIComponent(selected.id)}`],
         ['What happened to it…', () => setShown('command history')],
       ]
     : [];
@@ -380,6 +374,7 @@ export function Board({ view, links, initialCommand, initialShown }: Props) {
           draft={draft}
           selected={selected}
           turns={turns}
+          reach={ready ? reach : null}
           inputRef={search}
           onSelect={select}
           onOpen={openBench}
@@ -396,7 +391,9 @@ export function Board({ view, links, initialCommand, initialShown }: Props) {
             judged={judged}
             offered={offered}
             stale={answered !== judged}
-            near={near}
+            best={best}
+            reach={reach}
+            ownKeys={ownKeys}
             keepOwn={keepOwn}
             loss={chain ? { to: chain.back.name, back: chain.back.name } : null}
             neighbors={(selected && around.get(selected)) ?? { before: null, after: null }}
@@ -420,6 +417,7 @@ export function Board({ view, links, initialCommand, initialShown }: Props) {
             index={index}
             factory={draft.factory}
             command={selected}
+            reach={reach}
             modifiers={layer}
             proposed={answered?.chord ?? null}
             proposedHeld={answered?.weight === 'asks' || answered?.weight === 'stops'}
@@ -441,6 +439,8 @@ export function Board({ view, links, initialCommand, initialShown }: Props) {
           index={index}
           draft={draft}
           selected={selected}
+          advisor={advisor}
+          uses={uses}
           actions={actions}
           onClose={() => setShown(null)}
           onOpen={(command) => {

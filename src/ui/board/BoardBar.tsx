@@ -1,6 +1,7 @@
 'use client';
 
 import Button from '@mui/material/Button';
+import Link from 'next/link';
 import { memo, useMemo, useState } from 'react';
 import type { ClashIndex } from '@/core/clash/clashIndex';
 import { compareKeymaps } from '@/core/keymap/compareKeymaps';
@@ -88,6 +89,9 @@ export const BoardBar = memo(function BoardBar(props: Props) {
       >
         Redo
       </button>
+      <Link className="word" href={`/wishes/${programSlug}/${state.slug}`} prefetch={false}>
+        Wish list
+      </Link>
       <button type="button" className="word" onClick={() => onShow('check')}>
         Check{bad > 0 ? ` ${bad}` : ''}
       </button>

@@ -1,6 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
+import type { Advisor } from '@/core/advice/advisor';
 import type { ChordText } from '@/core/chord/chord';
 import type { ClashIndex } from '@/core/clash/clashIndex';
 import type { Draft } from '@/core/keymap/draft';
@@ -15,6 +16,9 @@ export type DialogProps = {
   readonly index: ClashIndex;
   readonly draft: Draft;
   readonly selected: Command | null;
+  readonly advisor: () => Advisor;
+  /** How often a day a command is used. */
+  readonly uses: (command: Command) => number;
   readonly actions: DraftActions;
   readonly onClose: () => void;
   readonly onOpen: (command: Command) => void;

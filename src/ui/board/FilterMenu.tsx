@@ -2,15 +2,24 @@
 
 import Popover from '@mui/material/Popover';
 import { memo, useMemo, useState } from 'react';
-import { type Filter, menuOf } from '@/core/finder/filters';
+import { type Filter, type Mark, menuOf } from '@/core/finder/filters';
 import { KINDS, type Program } from '@/core/program/program';
 import styles from './board.module.css';
 
 type Lists = Pick<Filter, 'kinds' | 'menus' | 'contexts'>;
-type Props = { readonly program: Program; readonly filter: Filter; readonly onChange: (filter: Filter) => void };
+type Props = {
+  readonly program: Program;
+  readonly filter: Filter;
+  readonly counts: Readonly<Record<Mark, number>>;
+  readonly onChange: (filter: Filter) => void;
+};
+const REACH: readonly (readonly [Mark, string])[] = [
+  ['hard to reach', 'hard to reach'],
+  ['both hands', 'needs both hands'],
+];
 
-/** Filters by kind, menu and place, where a chip for each would be too many. */
-export const FilterMenu = memo(function FilterMenu({ program, filter, onChange }: Props) {
+/** Filters by reach, kind, menu and place, where a chip for each would be too many. */
+export const FilterMenu = memo(function FilterMenu({ program, filter, counts, onChange }: Props) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const groups = useMemo(() => {
     const menus = [...new Set(program.commands.map(menuOf))].filter((menu) => menu !== '');
@@ -34,7 +43,7 @@ export const FilterMenu = memo(function FilterMenu({ program, filter, onChange }
         aria-pressed={on > 0}
         onClick={(event) => setAnchor(event.currentTarget)}
       >
-        Kind, menu, place{on > 0 ? ` · ${on}` : '…'}
+        More filters{on > 0 ? ` · ${on}` : '…'}
       </button>
       {anchor !== null && (
         <Popover
@@ -42,9 +51,29 @@ export const FilterMenu = memo(function FilterMenu({ program, filter, onChange }
           anchorEl={anchor}
           onClose={() => setAnchor(null)}
           anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
-          slotProps={{ paper: { role: 'dialog', 'aria-label': 'Filter by kind, menu and place' } }}
+          slotProps={{ paper: { role: 'dialog', 'aria-label': 'Filter by kind, menu, place and reach' } }}
         >
           <div className={styles.filterLists}>
+            <fieldset>
+              <legend>Reach</legend>
+              {REACH.map(([mark, words]) => (
+                <label key={mark}>
+                  <input
+                    type="checkbox"
+                    checked={filter.marks.includes(mark)}
+                    onChange={() =>
+                      onChange({
+                        ...filter,
+                        marks: filter.marks.includes(mark)
+                          ? filter.marks.filter((one) => one !== mark)
+                          : [...filter.marks, mark],
+                      })
+                    }
+                  />
+                  {words} ({counts[mark]})
+                </label>
+              ))}
+            </fieldset>
             {groups.map(([title, list, options]) => (
               <fieldset key={list}>
                 <legend>{title}</legend>

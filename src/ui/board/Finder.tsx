@@ -32,6 +32,7 @@ import { chordOfEvent, modifierOfKey } from '@/core/keyboard/chordOfEvent';
 import type { Draft } from '@/core/keymap/draft';
 import { type Binding, bindingsOf, holds } from '@/core/keymap/keymap';
 import { type Command, pathText } from '@/core/program/program';
+import type { ReachOf } from '@/core/reach/reachOf';
 import { KeyCaps } from '../parts/KeyCaps';
 import { Pin, type PinState } from '../parts/Pin';
 import { useSettings } from '../shell/SettingsContext';
@@ -45,6 +46,8 @@ type Props = {
   readonly draft: Draft;
   readonly selected: Command | null;
   readonly turns: (command: Command) => number;
+  /** Null until reach is worked out for all keys. */
+  readonly reach: ReachOf | null;
   readonly inputRef: RefObject<HTMLInputElement | null>;
   readonly onSelect: (command: Command) => void;
   /** Enter: go on to the bench. */
@@ -59,9 +62,13 @@ const LABELS: Readonly<Record<Mark, string>> = {
   clashing: 'Clashing',
   'takes turns': 'Takes turns',
   hold: 'Hold',
+  'hard to reach': 'Hard to reach',
+  'both hands': 'Both hands',
 };
 /** These are always offered; the others where there is one. */
 const ALWAYS: readonly Mark[] = ['no key', 'yours'];
+/** These stand in the menu of further filters, unless they are on. */
+const BY_REACH: readonly Mark[] = ['hard to reach', 'both hands'];
 const ROW = 40;
 const HEADING = 30;
 const MOST_FOUND = 200;
@@ -74,7 +81,7 @@ const TEXT_SCALE = { normal: 1, large: 1.125, largest: 1.25 } as const;
 
 /** Finds a command by its words, its menu or its keys. The field keeps the focus; arrow keys move through what it found. */
 export const Finder = memo(function Finder(props: Props) {
-  const { commands, index, draft, selected, turns, inputRef, onSelect, onOpen } = props;
+  const { commands, index, draft, selected, turns, reach, inputRef, onSelect, onOpen } = props;
   const { settings, platform, where } = useSettings();
   const [query, setQuery] = useState('');
   const [filter, setFilter] = useState<Filter>(NO_FILTER);
@@ -91,7 +98,10 @@ export const Finder = memo(function Finder(props: Props) {
         : holdersOf(index, where.place, keys),
     [keys, commands, searchIndex, query, index, where.place],
   );
-  const marks = useMemo(() => markCommands(index, draft.factory, where.place), [index, draft.factory, where.place]);
+  const marks = useMemo(
+    () => markCommands(index, draft.factory, where.place, reach),
+    [index, draft.factory, where.place, reach],
+  );
   const shown = useMemo(() => applyFilter(found, marks, filter), [found, marks, filter]);
   const counts = useMemo(() => countMarks(commands, marks, filter), [commands, marks, filter]);
   const inMenuOrder = keys === null && query.trim() === '';
@@ -283,20 +293,21 @@ export const Finder = memo(function Finder(props: Props) {
         >
           All {commands.length}
         </button>
-        {MARKS.filter((mark) => ALWAYS.includes(mark) || counts[mark] > 0 || filter.marks.includes(mark)).map(
-          (mark) => (
-            <button
-              key={mark}
-              type="button"
-              className="chip"
-              aria-pressed={filter.marks.includes(mark)}
-              onClick={() => toggle(mark)}
-            >
-              {LABELS[mark]} {counts[mark]}
-            </button>
-          ),
-        )}
-        <FilterMenu program={index.facts.program} filter={filter} onChange={setFilter} />
+        {MARKS.filter(
+          (mark) =>
+            ALWAYS.includes(mark) || filter.marks.includes(mark) || (counts[mark] > 0 && !BY_REACH.includes(mark)),
+        ).map((mark) => (
+          <button
+            key={mark}
+            type="button"
+            className="chip"
+            aria-pressed={filter.marks.includes(mark)}
+            onClick={() => toggle(mark)}
+          >
+            {LABELS[mark]} {counts[mark]}
+          </button>
+        ))}
+        <FilterMenu program={index.facts.program} filter={filter} counts={counts} onChange={setFilter} />
       </fieldset>
       <p className="hidden" role="status">
         {shown.length} commands

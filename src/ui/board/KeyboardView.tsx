@@ -1,6 +1,6 @@
 'use client';
 
-import { type KeyboardEvent, memo, useMemo, useRef, useState } from 'react';
+import { type CSSProperties, type KeyboardEvent, memo, useMemo, useRef, useState } from 'react';
 import type { ChordText, Modifier } from '@/core/chord/chord';
 import { parseCanonical } from '@/core/chord/parseChord';
 import { modifierLabel, writeChord } from '@/core/chord/writeChord';
@@ -18,6 +18,7 @@ import {
 } from '@/core/keyboard/layer';
 import { holds, type Keymap } from '@/core/keymap/keymap';
 import type { Command } from '@/core/program/program';
+import type { ReachOf } from '@/core/reach/reachOf';
 import { KeyCaps } from '../parts/KeyCaps';
 import { Pin, type PinState } from '../parts/Pin';
 import { useSettings } from '../shell/SettingsContext';
@@ -28,6 +29,7 @@ type Props = {
   readonly factory: Keymap;
   /** The command on the bench, for whom keys are free or not. */
   readonly command: Command | null;
+  readonly reach: ReachOf;
   readonly modifiers: readonly Modifier[];
   readonly proposed: ChordText | null;
   readonly proposedHeld: boolean;
@@ -56,6 +58,7 @@ export const KeyboardView = memo(function KeyboardView(props: Props) {
   const [focused, setFocused] = useState('KeyQ');
   const [whole, setWhole] = useState(false);
   const [free, setFree] = useState(false);
+  const [byReach, setByReach] = useState(false);
   const board = useRef<HTMLDivElement>(null);
   const faces = useMemo(() => layerFaces(where, modifiers, index), [where, modifiers, index]);
   const shown = useMemo(() => faces.filter((face) => whole || face.key.part === 'main block'), [faces, whole]);
@@ -105,10 +108,19 @@ export const KeyboardView = memo(function KeyboardView(props: Props) {
             </button>
           ))}
         </div>
-        <span className="soft">{modifiers.length === 0 ? 'no modifier' : ''}</span>
+        {byReach ? (
+          <span className={styles.scale}>
+            0 under the {settings.hand} hand <span aria-hidden="true" /> 1 out of reach
+          </span>
+        ) : (
+          <span className="soft">{modifiers.length === 0 ? 'no modifier' : ''}</span>
+        )}
         <span className="push" />
         <button type="button" className="chip" aria-pressed={free} onClick={() => setFree(!free)}>
           What is free
+        </button>
+        <button type="button" className="chip" aria-pressed={byReach} onClick={() => setByReach(!byReach)}>
+          Reach
         </button>
         {cardKey && !isModifierKey(cardKey) && (
           <button type="button" className="chip" onClick={() => onCard(cardKey.code)}>
@@ -149,6 +161,7 @@ export const KeyboardView = memo(function KeyboardView(props: Props) {
                 ? isFree(where, index, face.chord, command)
                 : null
             }
+            reach={byReach && face.chord !== null ? props.reach(face.chord).figure : null}
             on={modifiers.includes(face.key.name as Modifier)}
             ring={
               face.chord !== null && at !== null && place(face.chord) === at ? (proposedHeld ? 'wrong' : 'good') : null
@@ -278,6 +291,8 @@ type KeyProps = {
   readonly pin: PinState | null;
   /** Whether it is free, when that is asked. */
   readonly free: boolean | null;
+  /** How hard it is to reach, from 0 to 1, when that is asked. */
+  readonly reach: number | null;
   readonly on: boolean;
   readonly ring: 'good' | 'wrong' | null;
   readonly tabbable: boolean;
@@ -288,7 +303,7 @@ type KeyProps = {
   readonly onCard: (code: string) => void;
 };
 const KeyButton = memo(function KeyButton(props: KeyProps) {
-  const { face, pin, free, on, notation, onFocus, onToggle, onPick, onCard } = props;
+  const { face, pin, free, reach, on, notation, onFocus, onToggle, onPick, onCard } = props;
   const { key, chord, holders, held, fixed } = face;
   const modifier = chord === null ? (key.name as Modifier) : null;
   const label = keyFaceLabel(key, notation);
@@ -311,7 +326,7 @@ const KeyButton = memo(function KeyButton(props: KeyProps) {
       className={styles.key}
       style={{ left: `${props.left}%`, top: `${props.top}%`, width: `${props.width}%`, height: `${props.height}%` }}
       tabIndex={props.tabbable ? 0 : -1}
-      aria-label={spoken}
+      aria-label={reach === null ? spoken : `${spoken}, reach ${reach.toFixed(2)}`}
       title={names.length > 0 ? names.join(', ') : undefined}
       aria-pressed={modifier ? on : undefined}
       onFocus={() => onFocus(key.code)}
@@ -322,13 +337,18 @@ const KeyButton = memo(function KeyButton(props: KeyProps) {
       }}
       onClick={() => (modifier ? onToggle(modifier) : chord && onPick(chord))}
     >
-      <span className={styles.face}>
+      <span
+        className={styles.face}
+        data-reach={reach !== null || undefined}
+        style={reach === null ? undefined : ({ '--far': `${Math.round(reach * 100)}%` } as CSSProperties)}
+      >
         <span className={styles.legendText}>
           {label}
           {shifted !== undefined && shifted !== key.name && <span className={styles.shifted}>{shifted}</span>}
         </span>
         {pin && <Pin state={pin} size={11} />}
-        {names.length > 0 && (
+        {reach !== null && <span className={styles.figure}>{reach.toFixed(2)}</span>}
+        {reach === null && names.length > 0 && (
           <span className={styles.holder}>
             {shortName(names[0] ?? '')}
             {names.length > 1 && ` +${names.length - 1}`}

@@ -9,12 +9,25 @@ export class Refused extends Error {
   }
 }
 
-/** Asks our own server. @throws Refused with a plain sentence when it can't or won't. */
-export async function ask<T>(method: 'GET' | 'POST' | 'PATCH', address: string, body?: object): Promise<T> {
+/** As much as browsers still send for a page that is being left, in characters. */
+const MOST_KEPT = 30_000;
+
+/**
+ * Asks our own server.
+ * @param keep whether the request is to go on when the page is left.
+ * @throws Refused with a plain sentence when it can't or won't.
+ */
+export async function ask<T>(
+  method: 'GET' | 'POST' | 'PATCH',
+  address: string,
+  body?: object,
+  keep = false,
+): Promise<T> {
   let response: Response;
   try {
     response = await fetch(address, {
       method,
+      ...(keep && JSON.stringify(body).length < MOST_KEPT ? { keepalive: true } : {}),
       ...(body instanceof FormData
         ? { body }
         : body

@@ -164,7 +164,7 @@ const Line = memo(function Line({ line, facts, keymap, list, lostPin, onChange, 
               <span aria-hidden="true">→</span>
               <span className="hidden">to</span>
               {chord !== undefined ? (
-                <span className={styles.after}>
+                <span className={styles.after} data-after>
                   <KeyCaps chord={chord} />
                 </span>
               ) : (

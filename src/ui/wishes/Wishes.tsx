@@ -31,9 +31,6 @@ import styles from './wishes.module.css';
 const Gains = dynamic(() => import('./Gains').then((one) => one.Gains), {
   loading: () => <p className="soft">Reckoning what it brings…</p>,
 });
-/** How long, in ms, the list rests before it is stored. */
-const REST = 400;
-
 type Props = {
   readonly wishes: WishesView;
   readonly links: readonly KeymapLink[];
@@ -67,38 +64,24 @@ export function Wishes({ wishes, links, initialShown }: Props) {
   const planning = usePlan(ground, task);
   const fresh = planning.made?.task === task ? planning.made : null;
 
-  const id = useRef(draft.state.id);
-  id.current = draft.state.id;
-  const store = useCallback(
-    (what: 'wishes' | 'uses', body: object): void => {
-      ask('PATCH', `/api/keymaps/${id.current}/${what}`, body).catch((error) => tell(messageOf(error)));
-    },
-    [tell],
-  );
-  const waiting = useRef<number | null>(null);
-  const change = useCallback(
-    (values: Partial<WishList>): void => {
-      setList((now) => {
-        const next = { ...now, ...values };
-        if (waiting.current !== null) window.clearTimeout(waiting.current);
-        waiting.current = window.setTimeout(() => store('wishes', next), REST);
-        return next;
-      });
-    },
-    [store],
-  );
+  const store = useStore(draft.state.id);
+  const change = useCallback((values: Partial<WishList>): void => setList((now) => ({ ...now, ...values })), []);
   const wish = useCallback(
     (ids: readonly CommandId[], on: boolean): void =>
       setList((now) => {
         const set = new Set(ids);
         const left = now.wishes.filter((one) => !set.has(one));
-        const next = { ...now, wishes: on ? [...left, ...ids] : left };
-        if (waiting.current !== null) window.clearTimeout(waiting.current);
-        waiting.current = window.setTimeout(() => store('wishes', next), REST);
-        return next;
+        return { ...now, wishes: on ? [...left, ...ids] : left };
       }),
-    [store],
+    [],
   );
+  // An edit of the factory keymap begins a keymap of its own; the list goes with it.
+  const keymapId = draft.state.id;
+  const stored = useRef({ list, keymapId });
+  useEffect(() => {
+    if (stored.current.list !== list || stored.current.keymapId !== keymapId) store('wishes', list);
+    stored.current = { list, keymapId };
+  }, [list, keymapId, store]);
   const tellUses = useCallback(
     (command: CommandId, perDay: number | null): void => {
       setUses((now) => {
@@ -127,8 +110,6 @@ export function Wishes({ wishes, links, initialShown }: Props) {
   const ticket = fresh?.plan.ticket ?? null;
   const put = async (): Promise<void> => {
     if (!ticket || !(await actions.edit(ticket))) return;
-    // An edit of the factory keymap has begun a keymap of its own; the list goes with it.
-    store('wishes', list);
     tell(`${counted(ticket.changes.length, 'change')} on the tape as one ticket.`);
   };
   const pull = (position: number): void => {
@@ -230,6 +211,24 @@ export function Wishes({ wishes, links, initialShown }: Props) {
       )}
       <TroubleDialog trouble={trouble} onClose={dismiss} onReload={actions.reload} />
     </div>
+  );
+}
+
+type Store = (what: 'wishes' | 'uses', body: object) => void;
+
+/** Stores what is changed at once, one after the other; says so if it can't. */
+function useStore(keymap: number): Store {
+  const tell = useNotice();
+  const id = useRef(keymap);
+  id.current = keymap;
+  const queue = useRef<Promise<unknown>>(Promise.resolve());
+  return useCallback(
+    (what, body) => {
+      queue.current = queue.current
+        .then(() => ask('PATCH', `/api/keymaps/${id.current}/${what}`, body, true))
+        .catch((error) => tell(messageOf(error)));
+    },
+    [tell],
   );
 }
 

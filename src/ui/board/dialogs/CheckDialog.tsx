@@ -2,6 +2,9 @@
 
 import Button from '@mui/material/Button';
 import { useMemo, useState } from 'react';
+import type { Advisor } from '@/core/advice/advisor';
+import { shortReason } from '@/core/advice/describeReason';
+import { type FarKeys, farKeys, nearerKeys } from '@/core/advice/farKeys';
 import {
   checkKeymap,
   describeTrouble,
@@ -12,6 +15,8 @@ import {
   type Trouble,
 } from '@/core/clash/checkKeymap';
 import type { ClashIndex } from '@/core/clash/clashIndex';
+import type { Ticket } from '@/core/keymap/ticket';
+import { describeReach } from '@/core/reach/describeReach';
 import { counted } from '@/core/text/sentence';
 import { KeyCaps } from '../../parts/KeyCaps';
 import { ScreenDialog } from '../../parts/ScreenDialog';
@@ -30,11 +35,12 @@ const MARKS = { wrong: 'held', risky: 'warned', known: 'known' } as const;
 const FIRST = 60;
 
 /** All that is wrong, risky or worth knowing in a keymap, each with its fixes, each fix a ticket. */
-export function CheckDialog({ index, draft, onClose, onOpen, onTicket }: DialogProps) {
+export function CheckDialog({ index, draft, advisor, uses, onClose, onOpen, onTicket }: DialogProps) {
   const { where } = useSettings();
   const [fixing, setFixing] = useState(false);
   const troubles = useMemo(() => checkKeymap(index, where, draft.factory), [index, where, draft.factory]);
-  const fix = async (one: Fix): Promise<void> => {
+  const far = useMemo(() => farKeys(advisor(), index, uses), [advisor, index, uses]);
+  const fix = async (one: { readonly ticket: Ticket }): Promise<void> => {
     setFixing(true);
     await onTicket(one.ticket);
     setFixing(false);
@@ -74,7 +80,62 @@ export function CheckDialog({ index, draft, onClose, onOpen, onTicket }: DialogP
           </details>
         );
       })}
+      {far.length > 0 && (
+        <details className={styles.group} data-gravity="far" open={bad === 0}>
+          <summary>Used often, but hard to reach ({far.length})</summary>
+          <ul className={styles.troubles}>
+            {far.slice(0, FIRST).map((one) => (
+              <FarRow
+                key={one.command.id}
+                far={one}
+                advisor={advisor}
+                index={index}
+                busy={fixing}
+                onFix={(ticket) => void fix({ ticket })}
+                onOpen={() => onOpen(one.command)}
+              />
+            ))}
+            {far.length > FIRST && <li className="soft">and {far.length - FIRST} more</li>}
+          </ul>
+        </details>
+      )}
     </ScreenDialog>
+  );
+}
+
+type FarProps = {
+  readonly far: FarKeys;
+  readonly advisor: () => Advisor;
+  readonly index: ClashIndex;
+  readonly busy: boolean;
+  readonly onFix: (ticket: Ticket) => void;
+  readonly onOpen: () => void;
+};
+function FarRow({ far, advisor, index, busy, onFix, onOpen }: FarProps) {
+  const nearer = useMemo(() => nearerKeys(advisor(), index, far), [advisor, index, far]);
+  const [why] = nearer?.suggestion.reasons ?? [];
+  return (
+    <li data-kind="hard to reach" data-command={far.command.id}>
+      <Mark state="known" />
+      <div>
+        <p>
+          <strong>{far.command.name}</strong> is on <KeyCaps chord={far.chord} />, used about {Math.round(far.uses)}{' '}
+          times a day. {describeReach(far.reach)}
+        </p>
+        <div className={styles.fixes}>
+          {nearer && (
+            <Button variant="outlined" disabled={busy} onClick={() => onFix(nearer.ticket)}>
+              Move it to&nbsp;
+              <KeyCaps chord={nearer.suggestion.chord} />
+              {why && <>&nbsp;{shortReason(why)}</>}
+            </Button>
+          )}
+          <Button variant="text" onClick={onOpen}>
+            Look at {far.command.name}
+          </Button>
+        </div>
+      </div>
+    </li>
   );
 }
 

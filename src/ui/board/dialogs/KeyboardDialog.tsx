@@ -9,6 +9,7 @@ import { keyFaceLabel } from '@/core/keyboard/layer';
 import { LAYOUTS, layoutFacts } from '@/core/keyboard/layouts';
 import { MOVES, type Move, type MovedBinding, moveKeyboard } from '@/core/keyboard/moveKeyboard';
 import { type Where, whereOf } from '@/core/keyboard/where';
+import { HANDS } from '@/core/reach/hand';
 import { counted } from '@/core/text/sentence';
 import { KeyCaps } from '../../parts/KeyCaps';
 import { ScreenDialog } from '../../parts/ScreenDialog';
@@ -22,6 +23,7 @@ import styles from './dialogs.module.css';
 const SHAPE_WORDS = { ansi: 'ANSI', iso: 'ISO', jis: 'JIS' } as const;
 const SIZE_WORDS = { full: 'Full', 'no pad': 'No number pad', compact: 'Compact' } as const;
 const DESKTOP_WORDS = { windows: 'Windows', mac: 'Mac', linux: 'Linux' } as const;
+const HAND_WORDS = { left: 'Left', right: 'Right' } as const;
 const MOVE_WORDS: Readonly<Record<Move, string>> = {
   letters: 'Keep the letters',
   positions: 'Keep where the fingers go',
@@ -101,6 +103,12 @@ export function KeyboardDialog({ index, draft, onClose, onTicket }: DialogProps)
           value={choice.desktop}
           onChange={(desktop) => setChoice({ ...choice, desktop })}
           options={DESKTOPS.map((one) => [one, DESKTOP_WORDS[one]] as const)}
+        />
+        <Segments
+          label="Free hand"
+          value={settings.hand}
+          onChange={(hand) => change({ hand })}
+          options={HANDS.map((one) => [one, HAND_WORDS[one]] as const)}
         />
       </div>
       <Drawing where={to} />

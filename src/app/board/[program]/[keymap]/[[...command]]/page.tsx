@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { loadAdvice } from '@/server/useCases/advice';
 import { listLinks, loadKeymapView, noteUse, orMissing } from '@/server/useCases/screens';
 import { Board } from '@/ui/board/Board';
 
@@ -22,6 +23,7 @@ export default async function Page({ params, searchParams }: Props) {
     <Board
       key={view.draft.id}
       view={view}
+      advice={await loadAdvice(view)}
       links={await listLinks()}
       initialShown={typeof show === 'string' ? show : null}
       initialCommand={view.program.commands.some((one) => one.id === id) ? id : null}

@@ -1,0 +1,54 @@
+'use client';
+
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef } from 'react';
+import { type Advisor, buildAdvisor } from '@/core/advice/advisor';
+import { type Suggestion, suggest } from '@/core/advice/suggest';
+import type { ClashIndex, ProgramFacts } from '@/core/clash/clashIndex';
+import { usesOf } from '@/core/effort/uses';
+import { bindingsOf } from '@/core/keymap/keymap';
+import type { Command } from '@/core/program/program';
+import type { AdviceView } from '@/core/view/views';
+import { useReach } from '../parts/useReach';
+import { useSettings } from '../shell/SettingsContext';
+
+const MOST = 4;
+
+/** Advice for the Board: reach, the best keys for the command on the bench, and how often commands are used. */
+export function useAdvice(facts: ProgramFacts, index: ClashIndex, view: AdviceView, selected: Command | null) {
+  const { where, settings } = useSettings();
+  const { reach, ready } = useReach(index.keymap);
+  const { hand } = settings;
+  const { elsewhere } = view;
+  const built = useRef<Advisor | null>(null);
+  // Built while the page has nothing else to do, or when it is first asked for.
+  const advisor = useCallback((): Advisor => {
+    const now = built.current;
+    if (now?.facts === facts && now.where === where && now.hand === hand) return now;
+    built.current = buildAdvisor(facts, where, hand, elsewhere);
+    return built.current;
+  }, [facts, where, hand, elsewhere]);
+  useEffect(() => {
+    const idle = window.requestIdleCallback(() => void advisor(), { timeout: 3000 });
+    return () => window.cancelIdleCallback(idle);
+  }, [advisor]);
+  // What is suggested follows the command in the next picture.
+  const asked = useDeferredValue(useMemo(() => ({ index, selected, advisor }), [index, selected, advisor]));
+  const best = useMemo(
+    (): readonly Suggestion[] => (asked.selected ? suggest(asked.advisor(), asked.index, asked.selected, MOST) : []),
+    [asked],
+  );
+  const told = useMemo(() => new Map(Object.entries(view.uses)), [view.uses]);
+  const uses = useCallback(
+    (command: Command): number => usesOf(command, told, index.keymap.spares.has(command.id)),
+    [told, index.keymap],
+  );
+  /** The easiest of the command's own keys, to compare others with. */
+  const ownKeys = useMemo(() => {
+    if (!selected) return null;
+    const [easiest] = bindingsOf(index.keymap, selected.id)
+      .map(({ chord }) => ({ chord, reach: reach(chord) }))
+      .sort((a, b) => a.reach.figure - b.reach.figure);
+    return easiest ?? null;
+  }, [selected, index.keymap, reach]);
+  return { reach, ready, advisor, best: asked.selected === selected ? best : [], uses, ownKeys };
+}
