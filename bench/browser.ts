@@ -3,8 +3,11 @@ import { chromium, type Page } from '@playwright/test';
 import { chromiumPath, launchArgs } from '../e2e/browser';
 import { runScript, startServer, untilReady } from '../scripts/server.mjs';
 import { toProgramFile } from '../src/core/file/programFile';
-import type { Row } from './core';
+import { DEFAULT_KEYBOARD } from '../src/core/keyboard/usKeyboard';
+import { whereOf } from '../src/core/keyboard/where';
+import { manyWishes } from './advice';
 import { generate } from './generate';
+import type { Row } from './measure';
 
 const PORT = 4183;
 const DATA = '.tmp/bench-data';
@@ -25,8 +28,9 @@ export async function benchBrowser(): Promise<{ rows: Row[]; failures: string[] 
   try {
     await untilReady(PORT, server);
     const base = `http://127.0.0.1:${PORT}`;
+    const generated = generate(5000, 8000);
     const form = new FormData();
-    form.set('file', new Blob([JSON.stringify(toProgramFile(generate(5000, 8000)))]), 'bench.json');
+    form.set('file', new Blob([JSON.stringify(toProgramFile(generated))]), 'bench.json');
     const brought = await fetch(`${base}/api/programs`, { method: 'POST', body: form });
     if (!brought.ok) throw new Error(await brought.text());
     const browser = await chromium.launch({ executablePath: chromiumPath(), args: launchArgs });
@@ -46,7 +50,10 @@ export async function benchBrowser(): Promise<{ rows: Row[]; failures: string[] 
     const typeLongest = await longestTask(page);
     const filtered = await clickFilters(page);
     const longestOf = [pressLongest, typeLongest, await longestTask(page)];
+    const suggested = await chooseCommands(page, 60);
+    longestOf.push(await longestTask(page));
     const longest = Math.max(...longestOf);
+    const plans = await makePlans(page, base, manyWishes(generated.program, whereOf(DEFAULT_KEYBOARD)));
     // The rest of the server's work, so that its memory is seen under all of it.
     for (const program of ['tarnlight/sheet-retouching', 'bench/factory-keys']) {
       const [slug, keymap] = program.split('/');
@@ -63,6 +70,8 @@ export async function benchBrowser(): Promise<{ rows: Row[]; failures: string[] 
       ['a filter', filtered],
     ] as const)
       if (quantile(times, 0.95) >= 50) failures.push(`${what} takes 50 ms or more to its list at p95`);
+    if (quantile(suggested, 0.95) >= 50) failures.push('suggestions take 50 ms or more at p95');
+    if (quantile(plans.later, 0.95) >= 150) failures.push('a plan takes 150 ms or more in the worker');
     if (longest > 100) failures.push(`a task took ${longest.toFixed(0)} ms`);
     if (most >= 400) failures.push('the server took 400 MB or more');
     return {
@@ -93,7 +102,19 @@ export async function benchBrowser(): Promise<{ rows: Row[]; failures: string[] 
           '',
         ],
         [
-          'Longest task while pressing, typing, filtering (0: none over 50 ms)',
+          'Command chosen to its suggestions painted, p50 / p95',
+          `${quantile(suggested, 0.5).toFixed(1)} / ${quantile(suggested, 0.95).toFixed(1)} ms`,
+          'wanted: p95 under 50 ms',
+          '',
+        ],
+        [
+          'Plan of 200 wishes over 1,239 chords in the worker: the first, then p50 / p95',
+          `${plans.first.toFixed(0)}, then ${quantile(plans.later, 0.5).toFixed(0)} / ${quantile(plans.later, 0.95).toFixed(0)} ms`,
+          'wanted: under 150 ms',
+          '',
+        ],
+        [
+          'Longest task while pressing, typing, filtering, choosing (0: none over 50 ms)',
           longestOf.map((one) => `${one.toFixed(0)} ms`).join(', '),
           'wanted: at most 100 ms',
           '',
@@ -212,6 +233,82 @@ function longestTask(page: Page): Promise<number> {
     shared.longest = 0;
     return longest;
   });
+}
+
+/** Goes down the list; times from each key to the suggestions for the command it brings onto the bench. */
+async function chooseCommands(page: Page, times: number): Promise<number[]> {
+  await page.getByRole('combobox').fill('');
+  await page.waitForTimeout(600);
+  const results: number[] = [];
+  for (let i = 0; i < times; i++) {
+    await page.evaluate(() => {
+      const shared = window as unknown as { start: number; suggested: Promise<number> };
+      const before = document.querySelector('[data-best-for]')?.getAttribute('data-best-for');
+      shared.suggested = new Promise((resolve) => {
+        const observer = new MutationObserver(() => {
+          const now = document.querySelector('[data-best-for]')?.getAttribute('data-best-for');
+          if (now === undefined || now === null || now === before) return;
+          observer.disconnect();
+          requestAnimationFrame(() => {
+            const channel = new MessageChannel();
+            channel.port1.onmessage = () => resolve(performance.now() - shared.start);
+            channel.port2.postMessage(null);
+          });
+        });
+        observer.observe(document.body, { childList: true, subtree: true, attributes: true });
+      });
+    });
+    await page.keyboard.press('ArrowDown');
+    const time = await Promise.race([
+      page.evaluate(() => (window as unknown as { suggested: Promise<number> }).suggested),
+      page.waitForTimeout(2000).then(() => Number.NaN),
+    ]);
+    if (i >= 10) results.push(Number.isNaN(time) ? 2000 : time);
+    await page.waitForTimeout(120);
+  }
+  return results;
+}
+
+/** Has a long wish list planned in the worker: once as the page opens, then with one key after another ruled out. */
+async function makePlans(page: Page, base: string, list: object): Promise<{ first: number; later: number[] }> {
+  const id = await keymapId(base, 'bench');
+  await fetch(`${base}/api/keymaps/${id}/wishes`, {
+    method: 'PATCH',
+    body: JSON.stringify(list),
+    headers: { 'content-type': 'application/json' },
+  });
+  await page.goto(`${base}/wishes/bench/factory-keys`);
+  const took = async (): Promise<number> => {
+    await page.locator('[data-ms]').waitFor({ timeout: 60_000 });
+    return Number(await page.locator('[data-ms]').getAttribute('data-ms'));
+  };
+  const first = await took();
+  const later: number[] = [];
+  for (let i = 0; i < 25; i++) {
+    const before = await page.locator('[data-ms]').getAttribute('data-ms');
+    await page
+      .getByRole('button', { name: /^Rule out / })
+      .nth(i)
+      .click();
+    await page.waitForFunction(
+      (old) =>
+        document.querySelector('[data-ms]') && document.querySelector('[data-ms]')?.getAttribute('data-ms') !== old,
+      before,
+    );
+    if (i >= 5) later.push(await took());
+  }
+  return { first, later };
+}
+
+/** The number of a program's factory keymap. */
+async function keymapId(base: string, program: string): Promise<number> {
+  for (let id = 1; id < 100; id++) {
+    const answer = await fetch(`${base}/api/keymaps/${id}/view`);
+    if (!answer.ok) continue;
+    const view = (await answer.json()) as { programSlug: string; draft: { factory: boolean } };
+    if (view.programSlug === program && view.draft.factory) return id;
+  }
+  throw new Error('The bench program has no keymap.');
 }
 
 async function clickFilters(page: Page): Promise<number[]> {

@@ -1,7 +1,6 @@
 import { readFileSync } from 'node:fs';
 import Fuse from 'fuse.js';
 import PDFDocument from 'pdfkit';
-import { Bench } from 'tinybench';
 import { nearestReading } from '../src/core/chord/nearestReading';
 import { parseChords } from '../src/core/chord/parseChords';
 import { checkKeymap } from '../src/core/clash/checkKeymap';
@@ -21,6 +20,7 @@ import { FACE_FILES } from '../src/server/sheets/fontFiles';
 import { plainFont } from '../src/server/sheets/plainFont';
 import { writeSheetPdf } from '../src/server/sheets/writeSheetPdf';
 import { generate, randomFrom } from './generate';
+import { median, ms, type Row, times } from './measure';
 import { QUERIES } from './queries';
 
 /** Reads 100,000 texts that nobody wrote: none may throw, none take 5 ms; one that does is timed again, for the machine's sake. */
@@ -44,23 +44,6 @@ function fuzzChords(failures: string[]): Row[] {
   if (slowest >= 5) failures.push('reading a chord takes 5 ms or more');
   return [['Read 100,000 fuzzed texts as keys, none thrown; the slowest', ms(slowest), 'wanted: under 5 ms', '']];
 }
-
-export type Row = readonly [what: string, ours: string, other: string, ratio: string];
-
-/** Median milliseconds of a piece of work. */
-async function median(work: () => unknown, time = 400): Promise<number> {
-  const bench = new Bench({ time, iterations: 5, warmupTime: 50, warmupIterations: 2 });
-  bench.add('work', async () => {
-    await work();
-  });
-  await bench.run();
-  const result = bench.tasks[0]?.result as { latency?: { p50: number } } | undefined;
-  return result?.latency?.p50 ?? Number.NaN;
-}
-
-const ms = (value: number): string =>
-  value < 0.01 ? `${(value * 1000).toFixed(2)} µs` : value < 1 ? `${value.toFixed(3)} ms` : `${value.toFixed(1)} ms`;
-const times = (a: number, b: number): string => `${(b / a).toFixed(b / a < 10 ? 1 : 0)} times`;
 
 /** Measures the computation on a program of 5,000 commands with 8,000 bindings. */
 export async function benchCore(): Promise<{ rows: Row[]; search: string[]; failures: string[] }> {

@@ -1,11 +1,14 @@
 /** Measures what the issues give figures for and writes docs/performance.md. `--core` leaves the browser out. */
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
+import { benchAdvice } from './advice';
 import { benchBrowser } from './browser';
-import { benchCore, type Row } from './core';
+import { benchCore } from './core';
+import type { Row } from './measure';
 
 mkdirSync('.tmp', { recursive: true });
 const core = await benchCore();
+const advice = await benchAdvice();
 const browser = process.argv.includes('--core') ? { rows: [] as Row[], failures: [] } : await benchBrowser();
 const table = (rows: readonly Row[]): string =>
   [
@@ -20,6 +23,12 @@ Measured by \`npm run bench\` on ${cpus().length} cores (${cpus()[0]?.model.trim
 ## Computation
 
 ${table(core.rows)}
+
+## Advice
+
+The package is given the same table, leaving a row out as a column of its own; the costs are equal in every row.
+
+${table(advice.rows)}
 
 ## In the browser
 
@@ -36,7 +45,7 @@ The place at which the wanted command stands in what is found, in the demo progr
 ${core.search.join('\n')}
 `;
 console.log(text);
-const failures = [...core.failures, ...browser.failures];
+const failures = [...core.failures, ...advice.failures, ...browser.failures];
 if (browser.rows.length > 0) writeFileSync('docs/performance.md', text);
 for (const failure of failures) console.error(`Not as wanted: ${failure}.`);
 process.exit(failures.length === 0 ? 0 : 1);

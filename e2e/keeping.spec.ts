@@ -102,6 +102,7 @@ test('kept versions, back to factory, comparing, locking', async ({ page, reques
   await dialog.getByRole('button', { name: 'Close' }).click();
   await expect(tape(page)).toContainText('Back to version 2');
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(tape(page)).toContainText('1 undone');
 
   // Mend's factory key is held by Wash now, who is named before it loses it.
   await open(page, `${at}/mend`);

@@ -18,6 +18,7 @@ const lamp = (name: string) => (page: Page) =>
   page.evaluate((one) => {
     document.documentElement.dataset.lamp = one;
   }, name);
+const planned = (page: Page) => page.getByText(/Proven: no other|A good answer/).waitFor();
 const VIEWS: readonly (readonly [name: string, address: string, prepare?: (page: Page) => Promise<unknown>])[] = [
   ['shelf', '/shelf'],
   [
@@ -48,6 +49,17 @@ const VIEWS: readonly (readonly [name: string, address: string, prepare?: (page:
         .click();
     },
   ],
+  [
+    'board-reach',
+    '/board/tarnlight/sheet-retouching/step-in',
+    async (page: Page) => {
+      await page.getByRole('button', { name: 'Reach', exact: true }).click();
+      await page.getByLabel(/Press the keys/).press('Alt+KeyS');
+      await page.getByText('Best to have:').waitFor();
+    },
+  ],
+  ['wishes', '/wishes/tarnlight/sheet-retouching', planned],
+  ['gains', '/wishes/tarnlight/sheet-retouching?show=gains', (page: Page) => page.locator('.recharts-bar').first().waitFor()],
   ['check', '/board/quillmoor/label-drawing/align-left?show=check', dialog],
   ['key-card', '/board/tarnlight/sheet-retouching/lift-stain?show=key%20KeyQ', dialog],
   [

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { Modifier } from '../chord/chord';
 import { checkKeymap } from '../clash/checkKeymap';
 import { buildClashIndex, findClashes, programFacts } from '../clash/clashIndex';
+import { verdict } from '../clash/verdict';
 import { usesOf } from '../effort/uses';
 import { bindingsOf, type Keymap, keymapOf, type Row } from '../keymap/keymap';
 import { applyTicket, invertTicket } from '../keymap/ticket';
@@ -122,6 +123,13 @@ describe('a plan', () => {
         for (const [id, chord] of wanted.pins) {
           if (wanted.wishes.includes(id) && !lostPins.some(([one]) => one === id))
             expect(bindingsOf(after, id).map((one) => here.place(one.chord).replace('hold:', ''))).toContain(chord);
+        }
+        const afterIndex = buildClashIndex(facts, after, here.place);
+        for (const { command: id, before, after: given } of lines) {
+          if (!given || given.chord === before?.chord) continue;
+          // Nothing stands in the way of any keys that are given.
+          const said = verdict(afterIndex, here, facts.commands.get(id) as Command, given.chord);
+          expect(said.findings.map((one) => one.kind)).toEqual(['already yours']);
         }
         for (const line of lines)
           for (const [id, chord] of wanted.forbids)
@@ -275,14 +283,13 @@ describe('advice for one command', () => {
   });
 
   it('knows partners by opposite words in one menu, and by the glossary', () => {
-    const partners = partnersOf([
-      ...program.commands,
-      command('Dodge', 'tool', ['Tools']),
-      command('Burn', 'tool', ['Tools']),
-    ]);
-    expect(partners.get('step-in')?.id).toBe('step-out');
-    expect(partners.get('smaller-dab')?.id).toBe('larger-dab');
-    expect(partners.get('dodge')?.id).toBe('burn');
-    expect(partners.get('clone')).toBeUndefined();
+    const dodge = command('Dodge', 'tool', ['Tools']);
+    const burn = command('Burn', 'tool', ['Tools']);
+    const partnerOf = partnersOf([...program.commands, dodge, burn]);
+    const of = (id: string) => partnerOf(facts.commands.get(id) as Command)?.id;
+    expect([of('step-in'), of('step-out')]).toEqual(['step-out', 'step-in']);
+    expect(of('smaller-dab')).toBe('larger-dab');
+    expect([partnerOf(dodge), partnerOf(burn)]).toEqual([burn, dodge]);
+    expect(of('clone')).toBeUndefined();
   });
 });

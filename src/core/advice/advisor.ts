@@ -1,15 +1,15 @@
-import type { ChordText, Modifier } from '../chord/chord';
+import type { ChordText } from '../chord/chord';
 import { parseCanonical } from '../chord/parseChord';
 import type { ProgramFacts } from '../clash/clashIndex';
 import { conceptsOf } from '../glossary/glossary';
 import type { Where } from '../keyboard/where';
 import { bindingsOf, type Keymap } from '../keymap/keymap';
-import type { Command, CommandId } from '../program/program';
+import type { Command } from '../program/program';
 import type { Hand } from '../reach/hand';
 import { type Reach, type ReachOf, reachOf } from '../reach/reachOf';
 import { wordsOf } from '../text/wordsOf';
-import { type Beside, besideOf } from './beside';
-import { partnersOf } from './partnersOf';
+import { type Beside, besidesOf } from './beside';
+import { type PartnerOf, partnersOf } from './partnersOf';
 
 /** A command with keys in another of a person's programs, and what it is about. */
 export type Elsewhere = {
@@ -23,7 +23,7 @@ export type Elsewhere = {
 export type Reason =
   | { readonly kind: 'hook'; readonly letter: string; readonly hook: string }
   | { readonly kind: 'letter'; readonly letter: string; readonly word: string; readonly first: boolean }
-  | { readonly kind: 'family'; readonly modifiers: readonly Modifier[]; readonly menu: string; readonly share: number }
+  | { readonly kind: 'family'; readonly menu: string; readonly share: number }
   | { readonly kind: 'partner'; readonly partner: Command; readonly chord: ChordText; readonly how: Beside }
   | { readonly kind: 'as in'; readonly program: string; readonly command: string };
 
@@ -45,10 +45,21 @@ export type Advisor = {
   readonly where: Where;
   readonly hand: Hand;
   readonly reach: ReachOf;
-  readonly partners: ReadonlyMap<CommandId, Command>;
+  readonly partnerOf: PartnerOf;
+  /** What is so of a chord, whoever gets it; worked out once. */
+  readonly chord: (chord: ChordText) => ChordFacts;
   /** The commands of each menu, by its whole path. */
   readonly menus: ReadonlyMap<string, readonly Command[]>;
   readonly elsewhere: ReadonlyMap<string, readonly Elsewhere[]>;
+};
+
+/** A chord as it is weighed: where it is pressed, its key and modifiers, its reach. */
+export type ChordFacts = {
+  readonly chord: ChordText;
+  readonly place: ChordText;
+  readonly key: string | null;
+  readonly layer: string;
+  readonly reach: Reach;
 };
 
 /** Works out what advice on a program needs. */
@@ -59,12 +70,25 @@ export function buildAdvisor(facts: ProgramFacts, where: Where, hand: Hand, else
     if (menu) menu.push(command);
     else menus.set(menuKey(command), [command]);
   }
+  const reach = reachOf(where, hand);
+  const chords = new Map<ChordText, ChordFacts>();
+  const chord = (text: ChordText): ChordFacts => {
+    let known = chords.get(text);
+    if (!known) {
+      const stroke = parseCanonical(text)?.strokes[0];
+      const layer = stroke?.modifiers.join('+') ?? '';
+      known = { chord: text, place: where.place(text), key: stroke?.key ?? null, layer, reach: reach(text) };
+      chords.set(text, known);
+    }
+    return known;
+  };
   return {
     facts,
     where,
     hand,
-    reach: reachOf(where, hand),
-    partners: partnersOf(facts.program.commands),
+    reach,
+    chord,
+    partnerOf: partnersOf(facts.program.commands),
     menus,
     elsewhere: byAbout(elsewhere),
   };
@@ -95,15 +119,19 @@ export type Wants = {
   /** How large a part of its menu's keys each layer has, by the modifiers as text. */
   readonly family: ReadonlyMap<string, Reason>;
   readonly partner: Command | null;
-  readonly partnerChords: readonly ChordText[];
+  /** Where it would lie beside a chord of its partner, and beside which. */
+  readonly beside: ReadonlyMap<ChordText, Reason>;
   readonly asIn: ReadonlyMap<ChordText, Reason>;
 };
 
 /** Words that no letter stands for. */
 const SMALL = new Set(['a', 'an', 'and', 'as', 'at', 'by', 'for', 'from', 'in', 'of', 'on', 'or', 'the', 'to', 'with']);
 
-/** Works out what a command would like of its keys. */
-export function wantsOf(advisor: Advisor, keymap: Keymap, command: Command): Wants {
+/**
+ * Works out what a command would like of its keys.
+ * @param besides a chord of its partner that does not count, since it may go elsewhere.
+ */
+export function wantsOf(advisor: Advisor, keymap: Keymap, command: Command, besides?: ChordText | null): Wants {
   const letters = new Map<string, Reason>();
   for (const { hook } of bindingsOf(keymap, command.id)) {
     const letter = hook?.match(/\p{L}/u)?.[0]?.toUpperCase();
@@ -116,13 +144,19 @@ export function wantsOf(advisor: Advisor, keymap: Keymap, command: Command): Wan
     if (!letters.has(letter) && (i === 0 || !SMALL.has(word.toLowerCase())))
       letters.set(letter, { kind: 'letter', letter, word, first: i === 0 });
   });
-  const partner = advisor.partners.get(command.id) ?? null;
+  const partner = advisor.partnerOf(command);
+  const beside = new Map<ChordText, Reason>();
+  for (const { chord } of partner ? bindingsOf(keymap, partner.id) : []) {
+    if (!partner || chord === besides) continue;
+    for (const [place, how] of besidesOf(advisor.where, chord))
+      if (!beside.has(place)) beside.set(place, { kind: 'partner', partner, chord, how });
+  }
   return {
     command,
     letters,
     family: familyOf(advisor, keymap, command),
     partner,
-    partnerChords: partner ? bindingsOf(keymap, partner.id).map((one) => one.chord) : [],
+    beside,
     asIn: new Map(
       (advisor.elsewhere.get(aboutOf(command)) ?? [])
         .filter((one) => one.about !== '')
@@ -132,25 +166,22 @@ export function wantsOf(advisor: Advisor, keymap: Keymap, command: Command): Wan
 }
 
 function familyOf(advisor: Advisor, keymap: Keymap, command: Command): ReadonlyMap<string, Reason> {
-  const counts = new Map<string, { modifiers: readonly Modifier[]; n: number }>();
+  const counts = new Map<string, number>();
   let all = 0;
   for (const other of advisor.menus.get(menuKey(command)) ?? []) {
     if (other === command) continue;
     for (const { chord } of bindingsOf(keymap, other.id)) {
-      const modifiers = parseCanonical(chord)?.strokes[0]?.modifiers;
-      if (!modifiers) continue;
+      const { layer } = advisor.chord(chord);
       all++;
-      const count = counts.get(modifiers.join('+'));
-      if (count) count.n++;
-      else counts.set(modifiers.join('+'), { modifiers, n: 1 });
+      counts.set(layer, (counts.get(layer) ?? 0) + 1);
     }
   }
   const menu = command.path.at(-1) ?? '';
   return new Map(
     [...counts]
       // One neighbor is no family.
-      .filter(([, { n }]) => n > 1)
-      .map(([text, { modifiers, n }]) => [text, { kind: 'family', modifiers, menu, share: n / all }]),
+      .filter(([, n]) => n > 1)
+      .map(([layer, n]) => [layer, { kind: 'family', menu, share: n / all }]),
   );
 }
 
@@ -164,24 +195,37 @@ export type Weighed = {
 
 /** Weighs a chord for a command. */
 export function weigh(advisor: Advisor, wants: Wants, chord: ChordText): Weighed {
-  const reach = advisor.reach(chord);
-  const stroke = parseCanonical(chord)?.strokes[0];
-  const reasons: Reason[] = [];
-  const letter = stroke?.key === undefined || stroke.key === null ? undefined : wants.letters.get(stroke.key);
-  if (letter) reasons.push(letter);
-  for (const other of wants.partnerChords) {
-    const how = wants.partner && besideOf(advisor.where, chord, other);
-    if (how && wants.partner) {
-      reasons.push({ kind: 'partner', partner: wants.partner, chord: other, how });
-      break;
-    }
-  }
-  const asIn = wants.asIn.get(advisor.where.place(chord));
-  if (asIn) reasons.push(asIn);
-  const family = stroke && wants.family.get(stroke.modifiers.join('+'));
-  if (family) reasons.push(family);
-  return { chord, reach, reasons, cost: reach.figure - reasons.reduce((sum, one) => sum + worthOf(one), 0) };
+  const { reach } = advisor.chord(chord);
+  const reasons = reasonsFor(wants, advisor.chord(chord));
+  return { chord, reach, reasons, cost: reach.figure - worthOfAll(reasons) };
 }
+
+function reasonsFor(wants: Wants, { key, place, layer }: ChordFacts): readonly Reason[] {
+  const letter = key === null ? undefined : wants.letters.get(key);
+  const beside = wants.beside.size === 0 ? undefined : wants.beside.get(place);
+  const asIn = wants.asIn.size === 0 ? undefined : wants.asIn.get(place);
+  const family = wants.family.get(layer);
+  return [letter, beside, asIn, family].filter((one) => one !== undefined);
+}
+
+/** What a chord costs a command: its figure alone, for where there are many to weigh. */
+export function costOfChord(advisor: Advisor, wants: Wants, chord: ChordText): number {
+  const facts = advisor.chord(chord);
+  const letter = facts.key === null ? undefined : wants.letters.get(facts.key);
+  const family = wants.family.get(facts.layer);
+  let cost = facts.reach.figure;
+  if (letter) cost -= worthOf(letter);
+  if (family) cost -= worthOf(family);
+  if (wants.beside.size > 0 || wants.asIn.size > 0) {
+    const beside = wants.beside.get(facts.place);
+    const asIn = wants.asIn.get(facts.place);
+    if (beside) cost -= worthOf(beside);
+    if (asIn) cost -= worthOf(asIn);
+  }
+  return cost;
+}
+
+const worthOfAll = (reasons: readonly Reason[]): number => reasons.reduce((sum, one) => sum + worthOf(one), 0);
 
 /** What a reason is worth. */
 export function worthOf(reason: Reason): number {

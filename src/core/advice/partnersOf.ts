@@ -1,5 +1,5 @@
 import { CONCEPTS, conceptsOf, PARTNERS } from '../glossary/glossary';
-import type { Command, CommandId } from '../program/program';
+import type { Command } from '../program/program';
 import { wordsOf } from '../text/wordsOf';
 
 /** Words that turn a name into its partner's. */
@@ -44,55 +44,71 @@ for (const [a, b] of OPPOSITES) {
   OPPOSITE_OF.set(b, [...(OPPOSITE_OF.get(b) ?? []), a]);
 }
 
+/** Finds the partner of a command; null where it has none. */
+export type PartnerOf = (command: Command) => Command | null;
+
 /**
- * The partner of each command that has one, such as the other of in and out: by names that differ in one word and its
- * opposite, else by the pairs of the glossary. Each is the partner of its partner; nobody has two.
+ * Partners among commands, such as the two of in and out: in one menu, by names that differ in one word and its opposite,
+ * else by the pairs of the glossary. Each is the partner of its partner. They are found when asked for, and remembered.
  */
-export function partnersOf(commands: readonly Command[]): ReadonlyMap<CommandId, Command> {
-  const partners = new Map<CommandId, Command>();
-  const join = (a: Command, b: Command): void => {
-    if (a === b || partners.has(a.id) || partners.has(b.id)) return;
-    partners.set(a.id, b);
-    partners.set(b.id, a);
-  };
-  const named = new Map<string, Command[]>();
-  const words = commands.map((command) => wordsOf(command.name));
-  commands.forEach((command, i) => {
-    const name = (words[i] ?? []).join(' ');
-    const list = named.get(name);
-    if (list) list.push(command);
-    else named.set(name, [command]);
-  });
-  commands.forEach((command, i) => {
-    const own = words[i] ?? [];
-    own.forEach((word, at) => {
-      for (const opposite of OPPOSITE_OF.get(word) ?? []) {
-        const name = [...own.slice(0, at), opposite, ...own.slice(at + 1)].join(' ');
-        const found = (named.get(name) ?? []).find((other) => other.path[0] === command.path[0]);
-        if (found) join(command, found);
-      }
-    });
-  });
-  // The glossary's pairs count where each of the two is said by one command of a menu alone.
-  const speaking = new Map<number, Command[]>();
-  commands.forEach((command, i) => {
-    for (const concept of conceptsOf(words[i] ?? [])) {
-      const list = speaking.get(concept);
-      if (list) list.push(command);
-      else speaking.set(concept, [command]);
+export function partnersOf(commands: readonly Command[]): PartnerOf {
+  let named: ReadonlyMap<string, readonly Command[]> | null = null;
+  let menus: ReadonlyMap<string, readonly Command[]> | null = null;
+  const firsts = new Map<Command, Command | null>();
+  const firstOf = (command: Command): Command | null => {
+    let first = firsts.get(command);
+    if (first === undefined) {
+      named ??= groupBy(commands, (one) => wordsOf(one.name).join(' '));
+      menus ??= groupBy(commands, (one) => one.path[0] ?? '');
+      first = byName(command, named) ?? byGlossary(command, menus.get(command.path[0] ?? '') ?? []);
+      firsts.set(command, first);
     }
-  });
-  for (const [first, second] of PARTNERS) {
-    const a = speaking.get(NUMBER_OF.get(first) ?? -1) ?? [];
-    const b = speaking.get(NUMBER_OF.get(second) ?? -1) ?? [];
-    for (const one of a) {
-      const others = b.filter((other) => other.path[0] === one.path[0]);
-      const [only] = others;
-      if (only && others.length === 1 && a.filter((other) => other.path[0] === one.path[0]).length === 1)
-        join(one, only);
+    return first;
+  };
+  return (command) => {
+    const partner = firstOf(command);
+    return partner && firstOf(partner) === command ? partner : null;
+  };
+}
+
+function groupBy(commands: readonly Command[], key: (command: Command) => string): Map<string, Command[]> {
+  const groups = new Map<string, Command[]>();
+  for (const command of commands) {
+    const group = groups.get(key(command));
+    if (group) group.push(command);
+    else groups.set(key(command), [command]);
+  }
+  return groups;
+}
+
+function byName(command: Command, named: ReadonlyMap<string, readonly Command[]>): Command | null {
+  const words = wordsOf(command.name);
+  for (let at = 0; at < words.length; at++) {
+    for (const opposite of OPPOSITE_OF.get(words[at] as string) ?? []) {
+      const name = [...words.slice(0, at), opposite, ...words.slice(at + 1)].join(' ');
+      const found = named.get(name)?.find((other) => other.path[0] === command.path[0] && other !== command);
+      if (found) return found;
     }
   }
-  return partners;
+  return null;
+}
+
+/** By the glossary, where one command of a menu alone speaks of either. */
+function byGlossary(command: Command, menu: readonly Command[]): Command | null {
+  for (const concept of conceptsOf(wordsOf(command.name))) {
+    const other = PARTNER_OF.get(concept);
+    if (other === undefined) continue;
+    const speaking = (of: number) => menu.filter((one) => conceptsOf(wordsOf(one.name)).includes(of));
+    const [partner, ...more] = speaking(other);
+    if (partner && partner !== command && more.length === 0 && speaking(concept).length === 1) return partner;
+  }
+  return null;
 }
 
 const NUMBER_OF = new Map(CONCEPTS.map((concept, number) => [concept.id, number]));
+const PARTNER_OF = new Map(
+  PARTNERS.flatMap(([first, second]) => {
+    const [a, b] = [NUMBER_OF.get(first) ?? -1, NUMBER_OF.get(second) ?? -1];
+    return [[a, b] as const, [b, a] as const];
+  }),
+);

@@ -1,11 +1,11 @@
 import type { CostTable } from '../assignment/assign';
 import type { ChordText } from '../chord/chord';
 import { buildClashIndex, type ClashIndex } from '../clash/clashIndex';
-import { findingsFor, verdict, weightOf } from '../clash/verdict';
-import { type Binding, bindingsOf, type Keymap } from '../keymap/keymap';
+import { findingsFor, padTwin, verdict, weightOf } from '../clash/verdict';
+import { type Binding, bindingsOf, EMPTY_KEYMAP, type Keymap } from '../keymap/keymap';
 import { formOf } from '../program/formOf';
 import type { Command, CommandId } from '../program/program';
-import { type Advisor, type Wants, wantsOf, weigh } from './advisor';
+import { type Advisor, costOfChord, type Wants, wantsOf } from './advisor';
 import { type Candidate, candidatesOn } from './candidates';
 import { usualForms } from './usualForms';
 import type { WishList } from './wishList';
@@ -70,7 +70,8 @@ export function buildPlanTable(
   const stays = new Set(list.stays);
   // The partner of a wish stays where the wish is to come beside it.
   for (const id of list.wishes) {
-    const partner = advisor.partners.get(id);
+    const wish = facts.commands.get(id);
+    const partner = wish && advisor.partnerOf(wish);
     if (partner && !wanted.has(partner.id)) stays.add(partner.id);
   }
   const spent = (id: CommandId, binding: { readonly keeper?: boolean }): boolean =>
@@ -94,7 +95,7 @@ export function buildPlanTable(
     const wants = wantsOf(advisor, keymap, command);
     const own = bindingsOf(keymap, id)
       .filter(movable)
-      .map(({ chord }) => ({ chord, cost: weigh(advisor, wants, chord).cost }))
+      .map(({ chord }) => ({ chord, cost: costOfChord(advisor, wants, chord) }))
       .sort((a, b) => a.cost - b.cost)[0]?.chord;
     const at = own === undefined ? undefined : columnOf.get(base(where.place(own)));
     const column = own !== undefined && at !== undefined && alone(own, id) ? at : -1;
@@ -117,7 +118,7 @@ export function buildPlanTable(
       const wants = wantsOf(advisor, keymap, command);
       const [own] = bindingsOf(keymap, command.id)
         .filter((one) => movable(one) && columnOf.has(base(where.place(one.chord))) && alone(one.chord, command.id))
-        .map(({ chord }) => ({ chord, cost: weigh(advisor, wants, chord).cost }))
+        .map(({ chord }) => ({ chord, cost: costOfChord(advisor, wants, chord) }))
         .sort((a, b) => b.cost - a.cost);
       if (!own) continue;
       const ownColumn = columnOf.get(base(where.place(own.chord))) ?? -1;
@@ -152,7 +153,9 @@ function fill(
   const columns = chords.length;
   const costs = new Float64Array(moving.length * columns).fill(Infinity);
   const leave = new Float64Array(moving.length);
-  const forbidden = new Set(list.forbids.map(([id, chord]) => `${id} ${where.place(chord)}`));
+  const forbidden = new Map<CommandId, Set<ChordText>>();
+  for (const [id, chord] of list.forbids)
+    forbidden.set(id, (forbidden.get(id) ?? new Set<ChordText>()).add(where.place(chord)));
   const pins = new Map(list.pins.map(([id, chord]) => [id, where.place(chord)]));
   const lostPins: (readonly [CommandId, ChordText])[] = [];
   const inPlan = new Set(moving.map((row) => row.command.id));
@@ -161,20 +164,16 @@ function fill(
     // Where the partner may move as well, the two are weighed together, not here.
     const partner = given.wants.partner;
     const wants =
-      partner && inPlan.has(partner.id)
-        ? {
-            ...given.wants,
-            partnerChords: given.wants.partnerChords.filter((chord) => chord !== movingChords.get(partner.id)),
-          }
-        : given.wants;
-    const cost = (chord: ChordText): number => weigh(advisor, wants, chord).cost;
+      partner && inPlan.has(partner.id) ? wantsOf(advisor, keymap, command, movingChords.get(partner.id)) : given.wants;
+    const cost = (chord: ChordText): number => costOfChord(advisor, wants, chord);
     const priced = (figure: number, pushed = 0): number => Math.round(SCALE * (uses * (figure + BASE) + pushed));
     const others = bindingsOf(keymap, command.id)
       .filter((one) => one.chord !== own)
       .map((one) => cost(one.chord));
     const lost = Math.min(NO_KEY, ...others);
     const kept = own === null || given.troubled ? lost : Math.min(cost(own), lost);
-    const forbids = (chord: ChordText): boolean => forbidden.has(`${command.id} ${where.place(chord)}`);
+    const ruledOut = forbidden.get(command.id);
+    const forbids = (chord: ChordText): boolean => ruledOut?.has(where.place(chord)) ?? false;
     const pinnedTo = pins.get(command.id);
     const cells = free(command);
     const row: PlanRow = { ...given, wants, stay: priced(kept) };
@@ -230,28 +229,42 @@ function addPinned({ where }: Advisor, list: WishList, chords: Candidate[], colu
 const allLayers = (places: readonly ChordText[]): Candidate['modifiers'][] =>
   places.map((place) => place.split('+').slice(0, -1) as unknown as Candidate['modifiers']);
 
-/** For every kind, place and area of commands, which columns are free once all that may move has moved. */
+/**
+ * For every kind and context of commands, which columns are free once all that may move has moved: nothing there is to say
+ * of the chord but that it is free, as the verdict would have it. What holders have to do with it is looked up for all
+ * contexts at once.
+ */
 function freeColumns(
-  { where }: Advisor,
+  { facts, where }: Advisor,
   rest: ClashIndex,
   chords: readonly Candidate[],
   usual: ReturnType<typeof usualForms>,
 ): (command: Command) => Uint8Array {
+  const nobody = buildClashIndex(facts, EMPTY_KEYMAP, where.place);
+  const heldBy = chords.map(({ chord, place }) => {
+    const twin = padTwin(chord);
+    const at = twin === null ? [place] : [place, where.place(twin)];
+    const holders = at.flatMap((one) => [...(rest.holders.get(one) ?? []), ...(rest.holders.get(`hold:${one}`) ?? [])]);
+    return [...new Set([...holders, ...(rest.sequences.get(place) ?? [])].map((one) => one.command.context))];
+  });
+  const byKind = new Map<Command['kind'], Uint8Array>();
   const known = new Map<string, Uint8Array>();
   return (command) => {
     const id = `${command.kind} ${command.context}`;
     let free = known.get(id);
     if (!free) {
-      // Stands for any command of its kind and place; it is none of those who hold keys, and takes turns with nobody.
-      const anybody: Command = { ...command, id: ' anybody', path: [] };
       const forms = usual.get(command.kind);
-      const held = command.kind === 'held action';
-      free = Uint8Array.from(chords, ({ chord }) => {
-        const asked = held ? `hold:${chord}` : chord;
-        if (!forms?.has(formOf(asked))) return 0;
-        const { findings } = verdict(rest, where, anybody, asked);
-        return findings.length === 1 && findings[0]?.kind === 'free' ? 1 : 0;
-      });
+      const prefix = command.kind === 'held action' ? 'hold:' : '';
+      const alone =
+        byKind.get(command.kind) ??
+        Uint8Array.from(chords, ({ chord }) => {
+          if (!forms?.has(formOf(prefix + chord))) return 0;
+          const { findings } = verdict(nobody, where, command, prefix + chord);
+          return findings.length === 1 && findings[0]?.kind === 'free' ? 1 : 0;
+        });
+      byKind.set(command.kind, alone);
+      const meets = facts.meets.get(command.context);
+      free = alone.map((one, j) => (one && !(heldBy[j] as string[]).some((context) => meets?.has(context)) ? 1 : 0));
       known.set(id, free);
     }
     return free;

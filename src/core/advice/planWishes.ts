@@ -59,10 +59,10 @@ export function planWishes(
 }
 
 /** The rows whose commands are partners of each other. */
-function pairsOf({ partners }: Advisor, { list }: PlanTable): Pair[] {
+function pairsOf({ partnerOf }: Advisor, { list }: PlanTable): Pair[] {
   const rowOf = new Map(list.map((row, r) => [row.command.id, r]));
   return list.flatMap((row, a) => {
-    const b = rowOf.get(partners.get(row.command.id)?.id ?? '');
+    const b = rowOf.get(partnerOf(row.command)?.id ?? '');
     return b !== undefined && a < b && row.wish && list[b]?.wish ? [{ a, b }] : [];
   });
 }
@@ -259,8 +259,8 @@ function linesOf(
   const done = ticket ? applyTicket(keymap, ticket) : keymap;
   const before = Int32Array.from(table.list, (row) => row.ownColumn);
   const [atFirst, now] = costs;
-  const weighed = (row: PlanRow, chord: ChordText | null, state: Keymap): Weighed | null =>
-    chord === null ? null : weigh(advisor, wantsOf(advisor, state, row.command), chord);
+  const weighed = (row: PlanRow, chord: ChordText | null): Weighed | null =>
+    chord === null ? null : weigh(advisor, wantsOf(advisor, done, row.command), chord);
   const afterIndex = buildClashIndex(index.facts, done, where.place);
   const payers = payersOf(table, pairs, chosen.columnOf, before);
   const pinned = new Set(list.pins.map(([id, chord]) => `${id} ${where.place(chord)}`));
@@ -269,7 +269,7 @@ function linesOf(
     const id = row.command.id;
     const chord = chordOf(table, chosen, r);
     if (!row.wish && chord === row.own) return [];
-    const after = weighed(row, chord, done);
+    const after = weighed(row, chord);
     const gain = (atFirst[r] as number) - (now[r] as number);
     const holders = chord === null || chord === row.own ? [] : (index.holders.get(where.place(chord)) ?? []);
     const to =
@@ -279,7 +279,7 @@ function linesOf(
         command: id,
         role: row.wish ? 'wish' : 'giver',
         uses: row.uses,
-        before: weighed(row, row.own, keymap),
+        before: row.own === null ? null : weigh(advisor, row.wants, row.own),
         after,
         reasons: after?.reasons ?? [],
         from: holders.map((one) => one.command.id).filter((one) => one !== id),

@@ -40,6 +40,10 @@ export function searchPairs(
   mostNodes: number,
   progress?: (nodes: number, mostNodes: number) => boolean,
 ): PairSearch | null {
+  if (pairs.length === 0) {
+    const found = assign(table, progress);
+    return found && { ...found, bound: found.cost };
+  }
   const partners = new Map(pairs.flatMap(({ a, b }) => [[a, b] as const, [b, a] as const]));
   const gain = (row: number, column: number, partnerColumn: number): number =>
     near(row, column).find(([one]) => one === partnerColumn)?.[1] ?? 0;

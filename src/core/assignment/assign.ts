@@ -18,10 +18,11 @@ export type Assignment = { readonly columnOf: Int32Array; readonly cost: number 
 export type Progress = (rowsDone: number, rows: number) => boolean;
 
 /**
- * The cheapest assignment of rows to columns, proven: shortest augmenting paths over reduced costs.
- * Leaving a row out is a column that only this row reaches, so it needs no place in the table.
- * Source: D. F. Crouse, On implementing 2D rectangular assignment algorithms, IEEE Transactions on Aerospace and
- * Electronic Systems 52 (2016), after R. Jonker and A. Volgenant (1987).
+ * The cheapest assignment of rows to columns, proven: most rows by bidding for columns, the rest by shortest augmenting
+ * paths over reduced costs. Leaving a row out is a column that only this row reaches, so it needs no place in the table.
+ * Source: R. Jonker and A. Volgenant, A shortest augmenting path algorithm for dense and sparse linear assignment
+ * problems, Computing 38 (1987), for rectangular tables as in D. F. Crouse, On implementing 2D rectangular assignment
+ * algorithms, IEEE Transactions on Aerospace and Electronic Systems 52 (2016).
  * @returns null when some row can neither have a column nor be left out, or when progress says to stop.
  */
 export function assign({ rows, columns, costs, without }: CostTable, progress?: Progress): Assignment | null {
@@ -34,8 +35,11 @@ export function assign({ rows, columns, costs, without }: CostTable, progress?: 
   const treeRows = new Int32Array(rows);
   /** The columns not yet in the tree stand first, so that each look passes only those. */
   const open = new Int32Array(columns);
-  for (let row = 0; row < rows; row++) {
-    if (progress && !progress(row, rows)) return null;
+  if (progress && !progress(0, rows)) return null;
+  const waiting = bid({ rows, columns, costs, without }, u, v, columnOf, rowOf);
+  for (let n = 0; n < waiting.length; n++) {
+    const row = waiting[n] as number;
+    if (progress && !progress(rows - waiting.length + n, rows)) return null;
     for (let j = 0; j < columns; j++) open[j] = j;
     shortest.fill(Infinity);
     let left = columns;
@@ -99,6 +103,73 @@ export function assign({ rows, columns, costs, without }: CostTable, progress?: 
     augment(row, end, dropRow, cameFrom, columnOf, rowOf);
   }
   return { columnOf, cost: costOf({ rows, columns, costs, without }, columnOf) };
+}
+
+/** How often the rows that were outbid may bid again before paths are searched for them. */
+const ROUNDS = 2;
+
+/**
+ * Each row bids for the column that is cheapest for it, so much that the next cheapest becomes as good, and whoever had the
+ * column bids again (the augmenting row reduction of Jonker and Volgenant). Afterwards no cell is cheaper than the prices
+ * of its row and column together, and those of cells chosen are as dear.
+ * @returns the rows that have neither a column nor been left out.
+ */
+function bid(
+  { rows, columns, costs, without }: CostTable,
+  u: Float64Array,
+  v: Float64Array,
+  columnOf: Int32Array,
+  rowOf: Int32Array,
+): number[] {
+  let waiting = Array.from({ length: rows }, (_, row) => row);
+  for (let round = 0; round < ROUNDS && waiting.length > 0; round++) {
+    const outbid: number[] = [];
+    // A row that was outbid for less bids again at once; each such step makes some column dearer, so the steps end, but
+    // not always soon.
+    let steps = 8 * rows;
+    for (let at = 0; at < waiting.length; at++) {
+      let row = waiting[at] as number;
+      for (;;) {
+        const offset = row * columns;
+        const out = without[row] as number;
+        let first = Infinity;
+        let second = Infinity;
+        let column = -1;
+        for (let j = 0; j < columns; j++) {
+          const cost = (costs[offset + j] as number) - (v[j] as number);
+          if (cost >= second) continue;
+          if (cost < first || (cost === first && rowOf[j] === -1 && rowOf[column] !== -1)) {
+            second = first;
+            first = cost;
+            column = j;
+          } else second = cost;
+        }
+        if (out <= first) {
+          // Left out, unless there is nothing for it at all.
+          if (out === Infinity) outbid.push(row);
+          else u[row] = out;
+          break;
+        }
+        if (out < second) second = out;
+        // With one choice alone there is no price that would make another as good.
+        const step = second === Infinity ? 0 : second - first;
+        u[row] = first + step;
+        v[column] = (v[column] as number) - step;
+        const before = rowOf[column] as number;
+        rowOf[column] = row;
+        columnOf[row] = column;
+        if (before === -1) break;
+        columnOf[before] = -1;
+        if (step > 0 && steps-- > 0) row = before;
+        else {
+          outbid.push(before);
+          break;
+        }
+      }
+    }
+    waiting = outbid;
+  }
+  return waiting;
 }
 
 /** Turns the path around: each row on it takes the column it was reached by, up to the row that began. */

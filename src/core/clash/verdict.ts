@@ -178,7 +178,7 @@ const TWINS: readonly (readonly [pad: string, key: string])[] = [
 const TWIN_OF = new Map(TWINS.flatMap(([pad, key]) => [[pad, key] as const, [key, pad] as const]));
 
 /** The same chord with the key of the number pad for that of the main block, or the other way; null where there is none. */
-function padTwin(chord: ChordText): ChordText | null {
+export function padTwin(chord: ChordText): ChordText | null {
   if (chord.includes(' ')) return null;
   const cut = chord.lastIndexOf('+') + 1 || chord.indexOf(':') + 1;
   const twin = TWIN_OF.get(chord.slice(cut));

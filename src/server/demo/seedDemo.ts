@@ -1,5 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { emptyList } from '../../core/advice/emptyList';
 import { choices } from '../../core/clash/choices';
 import { buildClashIndex, programFacts } from '../../core/clash/clashIndex';
 import { verdict } from '../../core/clash/verdict';
@@ -7,11 +8,19 @@ import { DEFAULT_KEYBOARD } from '../../core/keyboard/usKeyboard';
 import { whereOf } from '../../core/keyboard/where';
 import { findKeymap, keymapById, loadBindings } from '../repositories/keymaps';
 import { findProgram, listPrograms, loadProgram } from '../repositories/programs';
+import { saveUses, saveWishList } from '../useCases/advice';
 import { bringIn, readProgramFile } from '../useCases/bringIn';
 import { editKeymap } from '../useCases/editKeymap';
 import { noteUse } from '../useCases/screens';
 
-type DraftSteps = { program: string; keymap: string; steps: { command: string; chord: string }[] };
+type DraftSteps = {
+  program: string;
+  keymap: string;
+  steps: { command: string; chord: string }[];
+  /** How often a day its owner uses what, and what they wish for. */
+  uses: Record<string, number>;
+  wishes: string[];
+};
 
 /**
  * Fills a new database with the demo programs, read as anyone's files are, and takes a few steps on a draft.
@@ -25,7 +34,7 @@ export async function seedDemo(folder: string): Promise<boolean> {
   return true;
 }
 
-async function takeSteps({ program: programSlug, keymap: keymapSlug, steps }: DraftSteps): Promise<void> {
+async function takeSteps({ program: programSlug, keymap: keymapSlug, steps, uses, wishes }: DraftSteps): Promise<void> {
   const programRow = await findProgram(programSlug);
   const { id, version_id } = await findKeymap(programRow.id, keymapSlug);
   const { program } = await loadProgram(programRow, version_id);
@@ -40,5 +49,7 @@ async function takeSteps({ program: programSlug, keymap: keymapSlug, steps }: Dr
     if (!choice) throw new Error(`The demo can't give ${step.chord} to “${step.command}”.`);
     await editKeymap(id, (await keymapById(id)).revision, choice.ticket);
   }
+  await saveUses(id, uses, true);
+  await saveWishList(id, { ...emptyList(where), wishes });
   await noteUse(id);
 }

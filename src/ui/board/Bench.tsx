@@ -103,7 +103,7 @@ export function Bench(props: Props) {
         {judged && <Compared {...props} chord={judged.chord} />}
         {judged && <Choices {...props} judged={judged} />}
         {props.best.length > 0 && (
-          <p className={styles.near}>
+          <p className={styles.near} data-best-for={command.id}>
             <span className="soft">Best to have:</span>
             {props.best.map((one) => (
               <button

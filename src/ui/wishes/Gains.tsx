@@ -103,7 +103,12 @@ export function Gains({ program, draft, ticket, told, reach }: Props) {
           columns={[['saved', 'less']]}
           empty="No command is quicker."
         >
-          <BarChart data={bestRows} layout="vertical" margin={{ left: 0, right: 16, top: 4, bottom: 0 }}>
+          <BarChart
+            accessibilityLayer={false}
+            data={bestRows}
+            layout="vertical"
+            margin={{ left: 0, right: 16, top: 4, bottom: 0 }}
+          >
             <CartesianGrid horizontal={false} stroke="var(--line-soft)" />
             <XAxis type="number" stroke="var(--soft)" fontSize={11} />
             <YAxis type="category" dataKey="name" width={120} interval={0} stroke="var(--soft)" fontSize={11} />
@@ -119,7 +124,7 @@ export function Gains({ program, draft, ticket, told, reach }: Props) {
             ['after', 'after'],
           ]}
         >
-          <BarChart data={reachRows} margin={{ left: -18, right: 4, top: 4, bottom: 0 }}>
+          <BarChart accessibilityLayer={false} data={reachRows} margin={{ left: -18, right: 4, top: 4, bottom: 0 }}>
             <CartesianGrid vertical={false} stroke="var(--line-soft)" />
             <XAxis dataKey="name" interval={0} stroke="var(--soft)" fontSize={11} />
             <YAxis stroke="var(--soft)" fontSize={11} />
@@ -136,7 +141,7 @@ export function Gains({ program, draft, ticket, told, reach }: Props) {
             ['after', 'after'],
           ]}
         >
-          <BarChart data={fingerRows} margin={{ left: -18, right: 4, top: 4, bottom: 0 }}>
+          <BarChart accessibilityLayer={false} data={fingerRows} margin={{ left: -18, right: 4, top: 4, bottom: 0 }}>
             <CartesianGrid vertical={false} stroke="var(--line-soft)" />
             <XAxis dataKey="name" interval={0} stroke="var(--soft)" fontSize={10} />
             <YAxis stroke="var(--soft)" fontSize={11} />
@@ -146,7 +151,7 @@ export function Gains({ program, draft, ticket, told, reach }: Props) {
         </Chart>
         {lost.length > 0 && (
           <div>
-            <h3>Slower than before</h3>
+            <h2>Slower than before</h2>
             <ul>
               {lost.slice(-TEN).map((one) => (
                 <li key={one.command.id}>
@@ -196,7 +201,7 @@ function Chart({ title, rows, columns, empty, wide = false, children }: ChartPro
   return (
     <figure className={styles.chart} data-wide={wide || undefined}>
       <figcaption>
-        <h3>{title}</h3>
+        <h2>{title}</h2>
         {columns.length > 1 && !table && (
           <span className={styles.inks} aria-hidden="true">
             <span /> before <span data-after /> after

@@ -53,7 +53,7 @@ export function PlanView({ facts, keymap, list, planning, fresh, locked, onChang
   return (
     <>
       <div className={styles.planHead}>
-        <p role="status" className={styles.planStatus}>
+        <p role="status" className={styles.planStatus} data-ms={fresh ? made?.ms : undefined}>
           {state === 'failed'
             ? 'The plan could not be made.'
             : state === 'cancelled'

@@ -69,7 +69,7 @@ export const WishPicker = memo(function WishPicker(props: Props) {
     const allowed = new Set(sets[shown]);
     return searchCommands(searchIndex(), asked).filter((one) => allowed.has(one));
   }, [asked, sets, shown, searchIndex]);
-  const scroller = useRef<HTMLUListElement>(null);
+  const scroller = useRef<HTMLDivElement>(null);
   const size = TEXT_SCALE[settings.textSize];
   const list = useVirtualizer({
     count: rows.length,
@@ -135,24 +135,25 @@ export const WishPicker = memo(function WishPicker(props: Props) {
           )}
         </div>
       ) : (
-        <ul ref={scroller} className={styles.list} aria-label="Commands">
-          <li role="presentation" style={{ height: list.getTotalSize() }} />
-          {list.getVirtualItems().map(({ index: i, start, key }) => {
-            const command = rows[i];
-            return command ? (
-              <PickRow
-                key={`${key} ${command.id}`}
-                command={command}
-                bindings={bindingsOf(draft.keymap, command.id)}
-                on={wished.has(command.id)}
-                told={told.get(command.id)}
-                start={start}
-                onWish={onWish}
-                onUses={onUses}
-              />
-            ) : null;
-          })}
-        </ul>
+        <div ref={scroller} className={styles.list}>
+          <ul className={styles.rows} style={{ height: list.getTotalSize() }} aria-label="Commands">
+            {list.getVirtualItems().map(({ index: i, start, key }) => {
+              const command = rows[i];
+              return command ? (
+                <PickRow
+                  key={`${key} ${command.id}`}
+                  command={command}
+                  bindings={bindingsOf(draft.keymap, command.id)}
+                  on={wished.has(command.id)}
+                  told={told.get(command.id)}
+                  start={start}
+                  onWish={onWish}
+                  onUses={onUses}
+                />
+              ) : null;
+            })}
+          </ul>
+        </div>
       )}
       <div className={styles.under}>
         <button
