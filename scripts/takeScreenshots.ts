@@ -59,7 +59,11 @@ const VIEWS: readonly (readonly [name: string, address: string, prepare?: (page:
     },
   ],
   ['wishes', '/wishes/tarnlight/sheet-retouching', planned],
-  ['gains', '/wishes/tarnlight/sheet-retouching?show=gains', (page: Page) => page.locator('.recharts-bar').first().waitFor()],
+  [
+    'gains',
+    '/wishes/tarnlight/sheet-retouching?show=gains',
+    (page: Page) => page.locator('.recharts-bar').first().waitFor(),
+  ],
   ['check', '/board/quillmoor/label-drawing/align-left?show=check', dialog],
   ['key-card', '/board/tarnlight/sheet-retouching/lift-stain?show=key%20KeyQ', dialog],
   [

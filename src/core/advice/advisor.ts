@@ -50,7 +50,8 @@ export type Advisor = {
   readonly chord: (chord: ChordText) => ChordFacts;
   /** The commands of each menu, by its whole path. */
   readonly menus: ReadonlyMap<string, readonly Command[]>;
-  readonly elsewhere: ReadonlyMap<string, readonly Elsewhere[]>;
+  /** The keys that a command's likes have in other programs. */
+  readonly likes: (command: Command) => readonly Elsewhere[];
 };
 
 /** A chord as it is weighed: where it is pressed, its key and modifiers, its reach. */
@@ -90,15 +91,23 @@ export function buildAdvisor(facts: ProgramFacts, where: Where, hand: Hand, else
     chord,
     partnerOf: partnersOf(facts.program.commands),
     menus,
-    elsewhere: byAbout(elsewhere),
+    likes: likesIn(elsewhere),
   };
 }
 
-function byAbout(all: readonly Elsewhere[]): ReadonlyMap<string, readonly Elsewhere[]> {
+function likesIn(all: readonly Elsewhere[]): Advisor['likes'] {
   const groups = new Map<string, Elsewhere[]>();
-  for (const one of all) groups.set(one.about, [...(groups.get(one.about) ?? []), one]);
-  return groups;
+  for (const one of all) if (one.about !== '') groups.set(one.about, [...(groups.get(one.about) ?? []), one]);
+  const known = new Map<Command, readonly Elsewhere[]>();
+  return (command) => {
+    if (groups.size === 0) return NOTHING;
+    const likes = known.get(command) ?? groups.get(aboutOf(command)) ?? NOTHING;
+    known.set(command, likes);
+    return likes;
+  };
 }
+
+const NOTHING: readonly Elsewhere[] = [];
 
 const menuKey = (command: Command): string => command.path.join('\n');
 
@@ -158,8 +167,8 @@ export function wantsOf(advisor: Advisor, keymap: Keymap, command: Command, besi
     partner,
     beside,
     asIn: new Map(
-      (advisor.elsewhere.get(aboutOf(command)) ?? [])
-        .filter((one) => one.about !== '')
+      advisor
+        .likes(command)
         .map((one) => [advisor.where.place(one.chord), { kind: 'as in', program: one.program, command: one.command }]),
     ),
   };

@@ -74,9 +74,10 @@ export function partnersOf(commands: readonly Command[]): PartnerOf {
 function groupBy(commands: readonly Command[], key: (command: Command) => string): Map<string, Command[]> {
   const groups = new Map<string, Command[]>();
   for (const command of commands) {
-    const group = groups.get(key(command));
+    const name = key(command);
+    const group = groups.get(name);
     if (group) group.push(command);
-    else groups.set(key(command), [command]);
+    else groups.set(name, [command]);
   }
   return groups;
 }

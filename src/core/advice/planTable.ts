@@ -1,12 +1,13 @@
 import type { CostTable } from '../assignment/assign';
 import type { ChordText } from '../chord/chord';
-import { buildClashIndex, type ClashIndex } from '../clash/clashIndex';
+import { buildClashIndex, type ClashIndex, type Holder } from '../clash/clashIndex';
 import { findingsFor, padTwin, verdict, weightOf } from '../clash/verdict';
 import { type Binding, bindingsOf, EMPTY_KEYMAP, type Keymap } from '../keymap/keymap';
 import { formOf } from '../program/formOf';
 import type { Command, CommandId } from '../program/program';
 import { type Advisor, costOfChord, type Wants, wantsOf } from './advisor';
 import { type Candidate, candidatesOn } from './candidates';
+import { columnCosts } from './columnCosts';
 import { usualForms } from './usualForms';
 import type { WishList } from './wishList';
 
@@ -133,9 +134,14 @@ export function buildPlanTable(
   const moving = settled.map((row, i) => ({ ...row, ownColumn: own[i] ?? -1 }));
 
   const movingChords = new Map(moving.filter((row) => row.ownColumn >= 0).map((row) => [row.command.id, row.own]));
-  const allMoving = new Set(moving.filter((row) => row.ownColumn >= 0).map((row) => `${row.command.id} ${row.own}`));
-  const rest = without(keymap, (id, binding) => allMoving.has(`${id} ${binding.chord}`) || spent(id, binding));
-  const free = freeColumns(advisor, buildClashIndex(facts, rest, where.place), chords, usualForms(facts, keymap));
+  const rest = buildClashIndex(facts, without(keymap, movingChords), where.place);
+  const free = freeColumns(
+    advisor,
+    rest,
+    chords,
+    (holder) => spent(holder.command.id, holder),
+    usualForms(facts, keymap),
+  );
   return fill(advisor, keymap, list, moving, movingChords, chords, free, columnOf);
 }
 
@@ -159,6 +165,7 @@ function fill(
   const pins = new Map(list.pins.map(([id, chord]) => [id, where.place(chord)]));
   const lostPins: (readonly [CommandId, ChordText])[] = [];
   const inPlan = new Set(moving.map((row) => row.command.id));
+  const costsFor = columnCosts(advisor, chords);
   const rows = moving.map((given, r): PlanRow => {
     const { command, uses, own, ownColumn, wish } = given;
     // Where the partner may move as well, the two are weighed together, not here.
@@ -178,18 +185,20 @@ function fill(
     const cells = free(command);
     const row: PlanRow = { ...given, wants, stay: priced(kept) };
     const offset = r * columns;
+    const weighed = costsFor(wants);
+    // The same as priced, with what is so of the whole row worked out once.
+    const scaled = SCALE * uses;
+    const added = priced(0) + (wish ? (own === null ? 0 : scaled * RELEARN) : scaled * RELEARN + SCALE * PUSHED);
     for (let j = 0; j < columns; j++) {
-      const candidate = chords[j] as Candidate;
       if (j === ownColumn) {
         if (own !== null && !forbids(own)) costs[offset + j] = row.stay;
         continue;
       }
       if (!cells[j]) continue;
-      const chord = chordIn(row, candidate);
-      if (forbids(chord)) continue;
+      if (ruledOut && forbids(chordIn(row, chords[j] as Candidate))) continue;
       // Whoever asked for nothing is never moved for its own good.
-      const figure = wish ? cost(chord) + (own === null ? 0 : RELEARN) : Math.max(cost(chord), kept) + RELEARN;
-      costs[offset + j] = priced(figure, wish ? 0 : PUSHED);
+      const here = weighed[j] as number;
+      costs[offset + j] = Math.round(added + scaled * (wish || here > kept ? here : kept));
     }
     // Left out: where its own keys can't be taken it stays on them, else it loses them.
     const staysAlone = own === null || ownColumn < 0;
@@ -238,15 +247,24 @@ function freeColumns(
   { facts, where }: Advisor,
   rest: ClashIndex,
   chords: readonly Candidate[],
+  spent: (holder: Holder) => boolean,
   usual: ReturnType<typeof usualForms>,
 ): (command: Command) => Uint8Array {
   const nobody = buildClashIndex(facts, EMPTY_KEYMAP, where.place);
-  const heldBy = chords.map(({ chord, place }) => {
-    const twin = padTwin(chord);
-    const at = twin === null ? [place] : [place, where.place(twin)];
-    const holders = at.flatMap((one) => [...(rest.holders.get(one) ?? []), ...(rest.holders.get(`hold:${one}`) ?? [])]);
-    return [...new Set([...holders, ...(rest.sequences.get(place) ?? [])].map((one) => one.command.context))];
-  });
+  const at = (place: ChordText): readonly Holder[] => rest.holders.get(place) ?? [];
+  /** The contexts in which somebody who stays has to do with each chord; of spares only the very keys may be taken. */
+  const contextsOn = (prefix: string): string[][] =>
+    chords.map(({ chord, place }) => {
+      const twin = padTwin(prefix + chord);
+      const holders = [
+        ...at(prefix + place).filter((one) => !spent(one)),
+        ...at(heldTwin(prefix + place)),
+        ...(twin === null ? [] : at(where.place(twin))),
+        ...(rest.sequences.get(prefix + place) ?? []),
+      ];
+      return [...new Set(holders.map((one) => one.command.context))];
+    });
+  const heldBy = new Map<string, string[][]>();
   const byKind = new Map<Command['kind'], Uint8Array>();
   const known = new Map<string, Uint8Array>();
   return (command) => {
@@ -264,7 +282,13 @@ function freeColumns(
         });
       byKind.set(command.kind, alone);
       const meets = facts.meets.get(command.context);
-      free = alone.map((one, j) => (one && !(heldBy[j] as string[]).some((context) => meets?.has(context)) ? 1 : 0));
+      const held = heldBy.get(prefix) ?? contextsOn(prefix);
+      heldBy.set(prefix, held);
+      free = alone.slice();
+      for (let j = 0; j < free.length; j++) {
+        const contexts = held[j] as string[];
+        if (free[j] === 1 && contexts.length > 0 && contexts.some((context) => meets?.has(context))) free[j] = 0;
+      }
       known.set(id, free);
     }
     return free;
@@ -283,11 +307,12 @@ function plain(chord: ChordText): boolean {
   return !chord.includes(' ') && !chord.includes('Numpad');
 }
 
-function without(keymap: Keymap, gone: (id: CommandId, binding: Binding) => boolean): Keymap {
-  return {
-    ...keymap,
-    bindings: new Map(
-      [...keymap.bindings].map(([id, bindings]) => [id, bindings.filter((one) => !gone(id, one))] as const),
-    ),
-  };
+function without(keymap: Keymap, gone: ReadonlyMap<CommandId, ChordText | null>): Keymap {
+  const bindings = new Map(keymap.bindings);
+  for (const [id, chord] of gone)
+    bindings.set(
+      id,
+      bindingsOf(keymap, id).filter((one) => one.chord !== chord),
+    );
+  return { ...keymap, bindings };
 }

@@ -42,7 +42,7 @@ export function planWishes(
   });
   const rowCosts = rowCostsOf(table, pairs, near);
   const cost = (columnOf: Int32Array): number => rowCosts(columnOf).reduce((sum, one) => sum + one, 0);
-  const polished = undoWhatDoesNotPay(table, found, before, cost);
+  const polished = found.cost <= found.bound ? found.columnOf : undoWhatDoesNotPay(table, found, before, cost);
   const firstCosts = rowCosts(before, true);
   const atFirst = firstCosts.reduce((sum, one) => sum + one, 0);
   const now = cost(polished);
@@ -138,7 +138,7 @@ function rowCostsOf(
 
 /**
  * Where the search ended before a proof, a row may have been moved for nothing: each chain of rows that took the keys of
- * one another is taken back from some row on if that costs no more. With a proven plan this changes nothing that matters.
+ * one another is taken back from some row on if that costs no more. In a proven plan there is no such chain.
  */
 function undoWhatDoesNotPay(
   table: PlanTable,

@@ -134,6 +134,8 @@ export function Board({ view, advice, links, initialCommand, initialShown }: Pro
   const answered = useDeferredValue(judged);
   // biome-ignore lint/correctness/useExhaustiveDependencies: a choice is made of a verdict, which is made of the others.
   const offered = useMemo(() => choicesFor(answered), [answered, keepOwn]);
+  // So does the drawn keyboard, when another command or layer is chosen.
+  const drawn = useDeferredValue(useMemo(() => ({ selected, layer }), [selected, layer]));
   const around = useMemo(() => neighborsOf(program.commands), [program]);
 
   const goOn = (from: Chain | null): void => {
@@ -416,9 +418,9 @@ export function Board({ view, advice, links, initialCommand, initialShown }: Pro
           <KeyboardView
             index={index}
             factory={draft.factory}
-            command={selected}
+            command={drawn.selected}
             reach={reach}
-            modifiers={layer}
+            modifiers={drawn.layer}
             proposed={answered?.chord ?? null}
             proposedHeld={answered?.weight === 'asks' || answered?.weight === 'stops'}
             onToggle={toggle}

@@ -1,6 +1,6 @@
 'use client';
 
-import { useCallback, useDeferredValue, useEffect, useMemo, useRef } from 'react';
+import { useCallback, useEffect, useMemo, useRef } from 'react';
 import { type Advisor, buildAdvisor } from '@/core/advice/advisor';
 import { type Suggestion, suggest } from '@/core/advice/suggest';
 import type { ClashIndex, ProgramFacts } from '@/core/clash/clashIndex';
@@ -12,6 +12,7 @@ import { useReach } from '../parts/useReach';
 import { useSettings } from '../shell/SettingsContext';
 
 const MOST = 4;
+const NONE: readonly Suggestion[] = [];
 
 /** Advice for the Board: reach, the best keys for the command on the bench, and how often commands are used. */
 export function useAdvice(facts: ProgramFacts, index: ClashIndex, view: AdviceView, selected: Command | null) {
@@ -31,11 +32,10 @@ export function useAdvice(facts: ProgramFacts, index: ClashIndex, view: AdviceVi
     const idle = window.requestIdleCallback(() => void advisor(), { timeout: 3000 });
     return () => window.cancelIdleCallback(idle);
   }, [advisor]);
-  // What is suggested follows the command in the next picture.
-  const asked = useDeferredValue(useMemo(() => ({ index, selected, advisor }), [index, selected, advisor]));
+  // Once reach is worked out this takes about a millisecond; before that it would hold up the page.
   const best = useMemo(
-    (): readonly Suggestion[] => (asked.selected ? suggest(asked.advisor(), asked.index, asked.selected, MOST) : []),
-    [asked],
+    (): readonly Suggestion[] => (selected && ready ? suggest(advisor(), index, selected, MOST) : NONE),
+    [selected, ready, advisor, index],
   );
   const told = useMemo(() => new Map(Object.entries(view.uses)), [view.uses]);
   const uses = useCallback(
@@ -50,5 +50,5 @@ export function useAdvice(facts: ProgramFacts, index: ClashIndex, view: AdviceVi
       .sort((a, b) => a.reach.figure - b.reach.figure);
     return easiest ?? null;
   }, [selected, index.keymap, reach]);
-  return { reach, ready, advisor, best: asked.selected === selected ? best : [], uses, ownKeys };
+  return { reach, ready, advisor, best, uses, ownKeys };
 }
