@@ -2,7 +2,7 @@ import { expose } from 'comlink';
 import { type Advisor, buildAdvisor, type Elsewhere } from '../core/advice/advisor';
 import { planWishes } from '../core/advice/planWishes';
 import type { Plan, WishList } from '../core/advice/wishList';
-import { buildClashIndex, programFacts } from '../core/clash/clashIndex';
+import { buildClashIndex, type ClashIndex, programFacts } from '../core/clash/clashIndex';
 import type { Desktop } from '../core/desktop/desktopKeys';
 import { usesOf } from '../core/effort/uses';
 import type { KeyboardChoice } from '../core/keyboard/keyboard';
@@ -19,10 +19,10 @@ export type Ground = {
   readonly desktop: Desktop;
   readonly hand: Hand;
 };
+/** The keymap that is planned on. */
+export type Keys = { readonly rows: readonly Row[]; readonly spares: readonly CommandId[] };
 /** What changes from one plan to the next. */
 export type Task = {
-  readonly rows: readonly Row[];
-  readonly spares: readonly CommandId[];
   readonly list: WishList;
   readonly uses: Readonly<Record<CommandId, number>>;
 };
@@ -30,21 +30,22 @@ export type Task = {
 const SAY_EVERY = 50;
 
 let advisor: Advisor | null = null;
+let index: ClashIndex | null = null;
 const planner = {
   open({ program, elsewhere, choice, desktop, hand }: Ground): void {
     advisor = buildAdvisor(programFacts(program), whereOf(choice, desktop), hand, elsewhere);
+    index = null;
+  },
+  take({ rows, spares }: Keys): void {
+    if (advisor) index = buildClashIndex(advisor.facts, keymapOf(rows, spares), advisor.where.place);
   },
   /** Makes a plan; @returns it with the milliseconds it took here. */
-  plan(
-    { rows, spares, list, uses }: Task,
-    onProgress: (part: number) => void,
-  ): { readonly plan: Plan; readonly ms: number } {
-    if (!advisor) throw new Error('The planner has not been told what to plan for.');
+  plan({ list, uses }: Task, onProgress: (part: number) => void): { readonly plan: Plan; readonly ms: number } {
+    if (!advisor || !index) throw new Error('The planner has not been told what to plan for.');
     const start = performance.now();
     let said = start;
-    const keymap = keymapOf(rows, spares);
+    const { keymap } = index;
     const told = new Map(Object.entries(uses));
-    const index = buildClashIndex(advisor.facts, keymap, advisor.where.place);
     const plan = planWishes(
       advisor,
       index,

@@ -79,6 +79,7 @@ export function Bench(props: Props) {
           </p>
         )}
         <Capture
+          key={command.id}
           name={command.name}
           judged={judged}
           captureRef={props.captureRef}
@@ -223,7 +224,7 @@ function About({
       <ul className={styles.own}>
         {bindings.map((binding) => (
           <OwnKeys
-            key={binding.chord}
+            key={`${command.id} ${binding.chord}`}
             binding={binding}
             factoryKey={factory.some((one) => one.chord === binding.chord)}
             {...rest}

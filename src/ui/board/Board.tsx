@@ -40,6 +40,9 @@ type Props = {
   readonly initialShown: Shown | null;
 };
 
+/** How long, in ms, the address rests before it follows. */
+const ADDRESS_RESTS = 120;
+
 /** Commands that lost their keys and are to be given others, one after the other; then back to where it began. */
 type Chain = { readonly queue: readonly Command[]; readonly back: Command };
 
@@ -95,7 +98,10 @@ export function Board({ view, advice, links, initialCommand, initialShown }: Pro
   useEffect(() => {
     const path = `/board/${programSlug}/${draft.state.slug}${selectedId === null ? '' : `/${selectedId}`}`;
     const address = encodeURI(path) + (shown ? `?show=${encodeURIComponent(shown)}` : '');
-    if (window.location.pathname + window.location.search !== address) window.history.replaceState(null, '', address);
+    if (window.location.pathname + window.location.search === address) return;
+    // After the picture is painted, since the router goes through the page for it.
+    const soon = window.setTimeout(() => window.history.replaceState(null, '', address), ADDRESS_RESTS);
+    return () => window.clearTimeout(soon);
   }, [programSlug, draft.state.slug, selectedId, shown]);
 
   useEffect(() => {
@@ -383,7 +389,6 @@ export function Board({ view, advice, links, initialCommand, initialShown }: Pro
         />
         <div className={styles.middle}>
           <Bench
-            key={selected?.id ?? 'none'}
             command={selected}
             contextName={context}
             bindings={selected ? bindingsOf(draft.keymap, selected.id) : []}

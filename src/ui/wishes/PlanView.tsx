@@ -1,7 +1,7 @@
 'use client';
 
 import Button from '@mui/material/Button';
-import { memo, useMemo } from 'react';
+import { memo, useEffect, useMemo, useState } from 'react';
 import { explainLine } from '@/core/advice/explainLine';
 import type { Plan, PlanLine, WishList } from '@/core/advice/wishList';
 import type { ChordText } from '@/core/chord/chord';
@@ -13,6 +13,7 @@ import { KeyCaps } from '../parts/KeyCaps';
 import { ReachBar } from '../parts/ReachBar';
 import { SentenceView } from '../parts/SentenceView';
 import { spoken } from '../parts/spoken';
+import { useStable } from '../parts/useStable';
 import type { Planning } from './usePlan';
 import styles from './wishes.module.css';
 
@@ -32,6 +33,27 @@ type Props = {
 /** The plan line by line, each explained, to be pinned, ruled out, or put on the tape as a whole. */
 export function PlanView({ facts, keymap, list, planning, fresh, locked, onChange, onWish, onPut }: Props) {
   const { made, state, part } = planning;
+  const late = useLate(!fresh);
+  const pinned = useMemo(() => new Set(list.pins.map(([id]) => id)), [list.pins]);
+  const ruledOut = useMemo(() => {
+    const found = new Map<CommandId, ChordText[]>();
+    for (const [id, chord] of list.forbids) found.set(id, [...(found.get(id) ?? []), chord]);
+    return found;
+  }, [list.forbids]);
+  const without = (pairs: WishList['pins'], command: CommandId, keys?: ChordText): WishList['pins'] =>
+    pairs.filter(([id, one]) => id !== command || (keys !== undefined && one !== keys));
+  // Each line is drawn anew only where something of its own has changed.
+  const onPin = useStable((command: CommandId, chord: ChordText | null) => {
+    const left = without(list.pins, command);
+    onChange({ pins: chord === null ? left : [...left, [command, chord]] });
+  });
+  const onRuleOut = useStable((command: CommandId, chord: ChordText) =>
+    onChange({ forbids: [...list.forbids, [command, chord]], pins: without(list.pins, command) }),
+  );
+  const onAllow = useStable((command: CommandId, chord: ChordText) =>
+    onChange({ forbids: without(list.forbids, command, chord) }),
+  );
+  const onStay = useStable((command: CommandId) => onChange({ stays: [...list.stays, command] }));
   if (list.wishes.length === 0) {
     return (
       <div className={`card ${styles.planEmpty}`}>
@@ -58,11 +80,11 @@ export function PlanView({ facts, keymap, list, planning, fresh, locked, onChang
             ? 'The plan could not be made.'
             : state === 'cancelled'
               ? 'Planning was cancelled.'
-              : plan && fresh
+              : plan && !late
                 ? planWords(plan, wished.length, list.wishes.length)
                 : 'Planning…'}
         </p>
-        {state === 'planning' && !fresh && (
+        {state === 'planning' && late && (
           <>
             <progress aria-label="Planning" value={part} max={1} />
             <Button variant="text" onClick={planning.cancel}>
@@ -81,16 +103,20 @@ export function PlanView({ facts, keymap, list, planning, fresh, locked, onChang
         </Button>
       </div>
       {plan && (
-        <ol className={styles.lines} data-stale={!fresh || undefined} aria-label="Plan">
+        <ol className={styles.lines} data-stale={late || undefined} aria-label="Plan">
           {plan.lines.map((line) => (
             <Line
               key={`${line.command} ${line.role} ${line.before?.chord ?? ''}`}
               line={line}
               facts={facts}
               keymap={keymap}
-              list={list}
+              pinned={pinned.has(line.command)}
+              ruledOut={ruledOut.get(line.command) ?? NOTHING}
               lostPin={plan.lostPins.some(([id]) => id === line.command)}
-              onChange={onChange}
+              onPin={onPin}
+              onRuleOut={onRuleOut}
+              onAllow={onAllow}
+              onStay={onStay}
               onWish={onWish}
             />
           ))}
@@ -116,6 +142,23 @@ export function PlanView({ facts, keymap, list, planning, fresh, locked, onChang
   );
 }
 
+/** How long, in ms, planning may take before it is told of; most plans are there sooner. */
+const SOON = 300;
+
+/** Whether something has been so for longer than a moment. */
+function useLate(on: boolean): boolean {
+  const [late, setLate] = useState(false);
+  useEffect(() => {
+    if (!on) {
+      setLate(false);
+      return;
+    }
+    const timer = window.setTimeout(() => setLate(true), SOON);
+    return () => window.clearTimeout(timer);
+  }, [on]);
+  return on && late;
+}
+
 function planWords(plan: Plan, changed: number, wishes: number): string {
   const what =
     changed === 0
@@ -133,23 +176,26 @@ function planWords(plan: Plan, changed: number, wishes: number): string {
   }`;
 }
 
-type LineProps = Pick<Props, 'facts' | 'keymap' | 'list' | 'onChange' | 'onWish'> & {
+const NOTHING: readonly ChordText[] = [];
+type LineProps = Pick<Props, 'facts' | 'keymap' | 'onWish'> & {
   readonly line: PlanLine;
+  readonly pinned: boolean;
+  readonly ruledOut: readonly ChordText[];
   readonly lostPin: boolean;
+  readonly onPin: (command: CommandId, chord: ChordText | null) => void;
+  readonly onRuleOut: (command: CommandId, chord: ChordText) => void;
+  readonly onAllow: (command: CommandId, chord: ChordText) => void;
+  readonly onStay: (command: CommandId) => void;
 };
-const Line = memo(function Line({ line, facts, keymap, list, lostPin, onChange, onWish }: LineProps) {
+const Line = memo(function Line({ line, facts, keymap, pinned, ruledOut, lostPin, ...on }: LineProps) {
   const command = facts.commands.get(line.command);
   const said = useMemo(() => explainLine(line, facts, keymap.bindings), [line, facts, keymap]);
-  const ruledOut = list.forbids.filter(([id]) => id === line.command);
-  const pinned = list.pins.some(([id]) => id === line.command);
   const changes = line.before?.chord !== line.after?.chord;
   const [kept] = bindingsOf(keymap, line.command);
   const now = line.before?.chord ?? kept?.chord ?? null;
   if (!command) return null;
   const { name } = command;
   const chord: ChordText | undefined = line.after?.chord;
-  const without = (pairs: WishList['pins'], keys?: ChordText): WishList['pins'] =>
-    pairs.filter(([id, one]) => id !== line.command || (keys !== undefined && one !== keys));
   return (
     <li className={styles.line} data-role={line.role} data-command={line.command} data-changes={changes || undefined}>
       <div className={styles.lineName}>
@@ -194,13 +240,13 @@ const Line = memo(function Line({ line, facts, keymap, list, lostPin, onChange, 
         {ruledOut.length > 0 && (
           <p className={styles.ruledOut}>
             <span className="soft">Ruled out:</span>
-            {ruledOut.map(([, keys]) => (
+            {ruledOut.map((keys) => (
               <button
                 key={keys}
                 type="button"
                 className={styles.allow}
                 aria-label={`Allow ${spoken(keys)} again for ${name}`}
-                onClick={() => onChange({ forbids: without(list.forbids, keys) })}
+                onClick={() => on.onAllow(line.command, keys)}
               >
                 <KeyCaps chord={keys} silent /> ×
               </button>
@@ -217,12 +263,7 @@ const Line = memo(function Line({ line, facts, keymap, list, lostPin, onChange, 
               aria-pressed={pinned}
               aria-label={`Pin ${name}${chord === undefined ? '' : ` on ${spoken(chord)}`}`}
               disabled={chord === undefined && !pinned}
-              onClick={() =>
-                onChange({
-                  pins:
-                    pinned || chord === undefined ? without(list.pins) : [...without(list.pins), [line.command, chord]],
-                })
-              }
+              onClick={() => on.onPin(line.command, pinned ? null : (chord ?? null))}
             >
               Pin
             </button>
@@ -231,10 +272,7 @@ const Line = memo(function Line({ line, facts, keymap, list, lostPin, onChange, 
               className="chip"
               disabled={chord === undefined}
               aria-label={`Rule out ${chord === undefined ? 'these keys' : spoken(chord)} for ${name}`}
-              onClick={() => {
-                if (chord !== undefined)
-                  onChange({ forbids: [...list.forbids, [line.command, chord]], pins: without(list.pins) });
-              }}
+              onClick={() => chord !== undefined && on.onRuleOut(line.command, chord)}
             >
               Not these
             </button>
@@ -243,7 +281,7 @@ const Line = memo(function Line({ line, facts, keymap, list, lostPin, onChange, 
               className={styles.small}
               aria-label={`Take ${name} off the list`}
               title="Take it off the list"
-              onClick={() => onWish([line.command], false)}
+              onClick={() => on.onWish([line.command], false)}
             >
               ×
             </button>
@@ -253,7 +291,7 @@ const Line = memo(function Line({ line, facts, keymap, list, lostPin, onChange, 
             type="button"
             className="chip"
             aria-label={`${name} must not move`}
-            onClick={() => onChange({ stays: [...list.stays, line.command] })}
+            onClick={() => on.onStay(line.command)}
           >
             Must not move
           </button>

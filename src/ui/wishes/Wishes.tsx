@@ -7,12 +7,11 @@ import { emptyList } from '@/core/advice/emptyList';
 import type { WishList } from '@/core/advice/wishList';
 import { programFacts } from '@/core/clash/clashIndex';
 import { compareKeymaps } from '@/core/keymap/compareKeymaps';
-import { rowsOf } from '@/core/keymap/keymap';
 import { pullTicket, restingOn } from '@/core/keymap/pullTicket';
 import type { CommandId } from '@/core/program/program';
 import { counted } from '@/core/text/sentence';
 import type { KeymapLink, WishesView } from '@/core/view/views';
-import type { Ground, Task } from '@/workers/planner';
+import type { Ground } from '@/workers/planner';
 import { Tape } from '../draft/Tape';
 import { TroubleDialog } from '../draft/TroubleDialog';
 import { useDraft } from '../draft/useDraft';
@@ -24,7 +23,7 @@ import { useSettings } from '../shell/SettingsContext';
 import { CountsDialog } from './CountsDialog';
 import { PlanView } from './PlanView';
 import { SpendBar } from './SpendBar';
-import { usePlan } from './usePlan';
+import { type PlanTask, usePlan } from './usePlan';
 import { WishPicker } from './WishPicker';
 import styles from './wishes.module.css';
 
@@ -57,10 +56,10 @@ export function Wishes({ wishes, links, initialShown }: Props) {
     (): Ground => ({ program, elsewhere, choice: keyboard.choice, desktop, hand: settings.hand }),
     [program, elsewhere, keyboard, desktop, settings.hand],
   );
-  const task = useMemo((): Task | null => {
-    if (list.wishes.length === 0) return null;
-    return { rows: rowsOf(draft.keymap), spares: [...draft.keymap.spares], list, uses };
-  }, [draft.keymap, list, uses]);
+  const task = useMemo(
+    (): PlanTask | null => (list.wishes.length === 0 ? null : { keymap: draft.keymap, list, uses }),
+    [draft.keymap, list, uses],
+  );
   const planning = usePlan(ground, task);
   const fresh = planning.made?.task === task ? planning.made : null;
 
