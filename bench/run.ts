@@ -32,7 +32,7 @@ ${table(advice.rows)}
 
 ## In the browser
 
-Chromium, the production build, 1280x800. "Painted" is the time from the key event's own time stamp until after the next paint.
+Chromium, the production build, 1280x800. Each p50 and p95 is the middle one of three rounds. "Painted" is the time from the key event's own time stamp until after the next paint.
 
 ${table(browser.rows)}
 

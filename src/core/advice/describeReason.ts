@@ -17,6 +17,14 @@ export function shortReason(reason: Reason): string {
   }
 }
 
+/** From this part of a menu on it is worth saying that its keys are held alike. */
+const MANY = 0.3;
+
+/** Whether a reason is worth saying; a weak one counts all the same. */
+export function isTold(reason: Reason): boolean {
+  return reason.kind !== 'family' || reason.share >= MANY;
+}
+
 /** A reason as part of a sentence. */
 export function describeReason(reason: Reason): Sentence {
   switch (reason.kind) {

@@ -3,7 +3,7 @@ import type { Binding } from '../keymap/keymap';
 import type { Command, CommandId } from '../program/program';
 import { describeReach } from '../reach/describeReach';
 import { listed, type Sentence } from '../text/sentence';
-import { describeReason } from './describeReason';
+import { describeReason, isTold } from './describeReason';
 import type { PlanLine } from './wishList';
 
 /**
@@ -23,8 +23,9 @@ export function explainLine(
   if (after === null || (before !== null && before.chord === after.chord))
     return unchanged(line, bindings.get(line.command) ?? [], payer, facts.commands.get(to ?? '')?.name);
   const said: Sentence[] = [[{ text: pinned ? 'Pinned by you. ' : '' }, { text: describeReach(after.reach) }]];
-  if (reasons.length > 0) {
-    const [first, ...rest] = listed(reasons.map(describeReason));
+  const told = reasons.filter(isTold);
+  if (told.length > 0) {
+    const [first, ...rest] = listed(told.map(describeReason));
     said.push([...(first ? [capital(first)] : []), ...rest, { text: '.' }]);
   }
   if (line.troubled) said.push([{ text: 'Those before can’t be relied on.' }]);

@@ -134,11 +134,13 @@ export function buildPlanTable(
   const moving = settled.map((row, i) => ({ ...row, ownColumn: own[i] ?? -1 }));
 
   const movingChords = new Map(moving.filter((row) => row.ownColumn >= 0).map((row) => [row.command.id, row.own]));
-  const rest = buildClashIndex(facts, without(keymap, movingChords), where.place);
+  // Of spares only the very keys may be taken; whoever may move leaves all there is to do with theirs.
+  const goes = (holder: Holder): boolean => movingChords.get(holder.command.id) === holder.chord;
   const free = freeColumns(
     advisor,
-    rest,
+    index,
     chords,
+    goes,
     (holder) => spent(holder.command.id, holder),
     usualForms(facts, keymap),
   );
@@ -245,14 +247,15 @@ const allLayers = (places: readonly ChordText[]): Candidate['modifiers'][] =>
  */
 function freeColumns(
   { facts, where }: Advisor,
-  rest: ClashIndex,
+  index: ClashIndex,
   chords: readonly Candidate[],
+  goes: (holder: Holder) => boolean,
   spent: (holder: Holder) => boolean,
   usual: ReturnType<typeof usualForms>,
 ): (command: Command) => Uint8Array {
   const nobody = buildClashIndex(facts, EMPTY_KEYMAP, where.place);
-  const at = (place: ChordText): readonly Holder[] => rest.holders.get(place) ?? [];
-  /** The contexts in which somebody who stays has to do with each chord; of spares only the very keys may be taken. */
+  const at = (place: ChordText): readonly Holder[] => index.holders.get(place)?.filter((one) => !goes(one)) ?? [];
+  /** The contexts in which somebody who stays has to do with each chord. */
   const contextsOn = (prefix: string): string[][] =>
     chords.map(({ chord, place }) => {
       const twin = padTwin(prefix + chord);
@@ -260,7 +263,7 @@ function freeColumns(
         ...at(prefix + place).filter((one) => !spent(one)),
         ...at(heldTwin(prefix + place)),
         ...(twin === null ? [] : at(where.place(twin))),
-        ...(rest.sequences.get(prefix + place) ?? []),
+        ...(index.sequences.get(prefix + place) ?? []),
       ];
       return [...new Set(holders.map((one) => one.command.context))];
     });
@@ -305,14 +308,4 @@ const heldTwin = (place: ChordText): ChordText => (place.startsWith('hold:') ? p
 /** One stroke on keys that stand once on the keyboard. */
 function plain(chord: ChordText): boolean {
   return !chord.includes(' ') && !chord.includes('Numpad');
-}
-
-function without(keymap: Keymap, gone: ReadonlyMap<CommandId, ChordText | null>): Keymap {
-  const bindings = new Map(keymap.bindings);
-  for (const [id, chord] of gone)
-    bindings.set(
-      id,
-      bindingsOf(keymap, id).filter((one) => one.chord !== chord),
-    );
-  return { ...keymap, bindings };
 }

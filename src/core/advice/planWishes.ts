@@ -1,6 +1,6 @@
 import type { Assignment } from '../assignment/assign';
 import type { ChordText } from '../chord/chord';
-import { buildClashIndex, type ClashIndex } from '../clash/clashIndex';
+import type { ClashIndex } from '../clash/clashIndex';
 import { type Binding, bindingsOf, type Keymap, sameBindings } from '../keymap/keymap';
 import { applyTicket, type Change, type Ticket } from '../keymap/ticket';
 import type { Command, CommandId } from '../program/program';
@@ -261,7 +261,11 @@ function linesOf(
   const [atFirst, now] = costs;
   const weighed = (row: PlanRow, chord: ChordText | null): Weighed | null =>
     chord === null ? null : weigh(advisor, wantsOf(advisor, done, row.command), chord);
-  const afterIndex = buildClashIndex(index.facts, done, where.place);
+  const takers = new Map<ChordText, CommandId>();
+  table.list.forEach((row, r) => {
+    const chord = chordOf(table, chosen, r);
+    if (chord !== null && chord !== row.own) takers.set(where.place(chord), row.command.id);
+  });
   const payers = payersOf(table, pairs, chosen.columnOf, before);
   const pinned = new Set(list.pins.map(([id, chord]) => `${id} ${where.place(chord)}`));
   const lost = new Set(table.lostPins.map(([id]) => id));
@@ -272,8 +276,7 @@ function linesOf(
     const after = weighed(row, chord);
     const gain = (atFirst[r] as number) - (now[r] as number);
     const holders = chord === null || chord === row.own ? [] : (index.holders.get(where.place(chord)) ?? []);
-    const to =
-      row.own === null || chord === row.own ? null : (afterIndex.holders.get(where.place(row.own))?.[0] ?? null);
+    const to = row.own === null || chord === row.own ? null : (takers.get(where.place(row.own)) ?? null);
     return [
       {
         command: id,
@@ -283,7 +286,7 @@ function linesOf(
         after,
         reasons: after?.reasons ?? [],
         from: holders.map((one) => one.command.id).filter((one) => one !== id),
-        to: to?.command.id ?? null,
+        to,
         pinned: chord !== null && !lost.has(id) && pinned.has(`${id} ${where.place(chord)}`),
         troubled: row.troubled,
         paidBy: gain < 0 ? (payers.get(r) ?? []).map((one) => (table.list[one] as PlanRow).command.id) : [],
@@ -308,7 +311,7 @@ function linesOf(
           after: null,
           reasons: [],
           from: [],
-          to: afterIndex.holders.get(where.place(one.chord))?.[0]?.command.id ?? null,
+          to: takers.get(where.place(one.chord)) ?? null,
           pinned: false,
           troubled: false,
           paidBy: [],

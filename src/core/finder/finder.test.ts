@@ -6,6 +6,7 @@ import { fromProgramFile, type ProgramFile } from '../file/programFile';
 import { CONCEPTS, PARTNERS } from '../glossary/glossary';
 import { keymapOf } from '../keymap/keymap';
 import type { Command } from '../program/program';
+import { reachOf } from '../reach/reachOf';
 import { here, sampleProgram } from '../testing/sampleProgram';
 import { applyFilter, countMarks, countOn, markCommands, NO_FILTER } from './filters';
 import { finderRows, neighborsOf } from './finderRows';
@@ -101,22 +102,28 @@ describe('the finder', () => {
         ['fill', 'hold:Space'],
         ['trim', 'Alt+T'],
         ['stain-mask', 'Alt+T'],
+        ['smear', 'Mod+Shift+F9'],
+        ['smear', 'Mod+Alt+Shift+P'],
       ],
       ['trim', 'dab'],
     );
-    const marks = markCommands(buildClashIndex(programFacts(sampleProgram), keymap, here.place), factory, here.place);
+    const index = buildClashIndex(programFacts(sampleProgram), keymap, here.place);
+    const marks = markCommands(index, factory, here.place, reachOf(here, 'left'));
     const ids = (filter: Partial<typeof NO_FILTER>) =>
       applyFilter(sampleProgram.commands, marks, { ...NO_FILTER, ...filter }).map((one) => one.id);
     expect(countMarks(sampleProgram.commands, marks, NO_FILTER)).toEqual({
-      'no key': 5,
-      yours: 4,
+      'no key': 4,
+      yours: 5,
       keeper: 1,
       spare: 2,
       clashing: 2,
       'takes turns': 2,
       hold: 1,
+      'hard to reach': 1,
+      'both hands': 1,
     });
-    expect(ids({ marks: ['yours'] })).toEqual(['lift-stain', 'stain-mask', 'trim', 'fill']);
+    expect(ids({ marks: ['both hands'] })).toEqual(['smear']);
+    expect(ids({ marks: ['yours'] })).toEqual(['lift-stain', 'stain-mask', 'trim', 'smear', 'fill']);
     expect(ids({ marks: ['yours', 'clashing'] })).toEqual(['stain-mask', 'trim']);
     expect(ids({ marks: ['spare'], contexts: ['canvas'] })).toEqual(['dab']);
     expect(ids({ kinds: ['tool'], marks: ['hold'] })).toEqual(['fill']);

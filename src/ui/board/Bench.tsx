@@ -8,7 +8,7 @@ import type { ChordText } from '@/core/chord/chord';
 import type { Choice } from '@/core/clash/choices';
 import type { Judged } from '@/core/clash/judge';
 import type { Binding } from '@/core/keymap/keymap';
-import { type Command, pathText } from '@/core/program/program';
+import { type Command, EVERYWHERE, pathText } from '@/core/program/program';
 import { compareReach, describeReach } from '@/core/reach/describeReach';
 import type { Reach, ReachOf } from '@/core/reach/reachOf';
 import { listed, type Sentence } from '@/core/text/sentence';
@@ -36,6 +36,8 @@ type Props = {
   /** The best keys that could be had, whatever is pressed. */
   readonly best: readonly Suggestion[];
   readonly reach: ReachOf;
+  /** The keys to be compared with those it has; null before some are pressed. */
+  readonly compared: ChordText | null;
   /** The easiest keys it has. */
   readonly ownKeys: { readonly chord: ChordText; readonly reach: Reach } | null;
   readonly keepOwn: boolean;
@@ -101,7 +103,7 @@ export function Bench(props: Props) {
             </div>
           ))}
         </div>
-        {judged && <Compared {...props} chord={judged.chord} />}
+        {props.compared !== null && <Compared {...props} chord={props.compared} />}
         {judged && <Choices {...props} judged={judged} />}
         {props.best.length > 0 && (
           <p className={styles.near} data-best-for={command.id}>
@@ -142,7 +144,9 @@ function Compared({ chord, reach, ownKeys, best }: Props & { chord: ChordText })
 /** The one reason that says most; for keys of a spare, whose they are. */
 function reasonShown({ reasons, spends }: Suggestion): string {
   const [spare] = spends;
-  const words = reasons[0] ? shortReason(reasons[0]) : '';
+  // That others of its menu are held alike is true of many; it stands with the rest in the title.
+  const told = reasons.find((one) => one.kind !== 'family');
+  const words = told ? shortReason(told) : '';
   return spare ? [`${spare.command.name}’s, a spare`, words].filter((one) => one !== '').join(', ') : words;
 }
 
@@ -364,5 +368,6 @@ const KIND_WORDS: Readonly<Record<Command['kind'], string>> = {
   'held action': 'Acts only while held',
 };
 function kindSentence(command: Command, context: string): string {
-  return `${KIND_WORDS[command.kind]}, listened for ${context}.`;
+  // Most are listened for everywhere, so that goes without saying.
+  return `${KIND_WORDS[command.kind]}${context === EVERYWHERE.name ? '' : `, listened for ${context}`}.`;
 }

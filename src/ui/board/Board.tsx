@@ -401,6 +401,7 @@ export function Board({ view, advice, links, initialCommand, initialShown }: Pro
             best={best}
             reach={reach}
             ownKeys={ownKeys}
+            compared={judged && (answered?.chord ?? null)}
             keepOwn={keepOwn}
             loss={chain ? { to: chain.back.name, back: chain.back.name } : null}
             neighbors={(selected && around.get(selected)) ?? { before: null, after: null }}

@@ -139,8 +139,16 @@ export const Finder = memo(function Finder(props: Props) {
     const low = list.scrollOffset ?? 0;
     const start = list.measurementsCache[at]?.start ?? 0;
     // A row that is in view needs no scrolling.
-    if (at >= 0 && (start < low || start + 2 * ROW * size > low + (list.scrollRect?.height ?? 0)))
-      list.scrollToIndex(at, { align: 'auto' });
+    if (at < 0 || (start >= low && start + 2 * ROW * size <= low + (list.scrollRect?.height ?? 0))) return;
+    // Scrolling lays the page out, so the bench is painted first.
+    let later = 0;
+    const frame = requestAnimationFrame(() => {
+      later = window.setTimeout(() => list.scrollToIndex(at, { align: 'auto' }));
+    });
+    return () => {
+      cancelAnimationFrame(frame);
+      window.clearTimeout(later);
+    };
   }, [selected?.id, inMenuOrder]);
 
   const move = (from: number, step: number): void => {

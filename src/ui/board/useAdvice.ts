@@ -3,6 +3,7 @@
 import { useCallback, useEffect, useMemo, useRef } from 'react';
 import { type Advisor, buildAdvisor } from '@/core/advice/advisor';
 import { type Suggestion, suggest } from '@/core/advice/suggest';
+import { usualForms } from '@/core/advice/usualForms';
 import type { ClashIndex, ProgramFacts } from '@/core/clash/clashIndex';
 import { usesOf } from '@/core/effort/uses';
 import { bindingsOf } from '@/core/keymap/keymap';
@@ -21,6 +22,8 @@ export function useAdvice(facts: ProgramFacts, index: ClashIndex, view: AdviceVi
   const { hand } = settings;
   const { elsewhere } = view;
   const built = useRef<Advisor | null>(null);
+  const keymapRef = useRef(index.keymap);
+  keymapRef.current = index.keymap;
   // Built while the page has nothing else to do, or when it is first asked for.
   const advisor = useCallback((): Advisor => {
     const now = built.current;
@@ -29,9 +32,20 @@ export function useAdvice(facts: ProgramFacts, index: ClashIndex, view: AdviceVi
     return built.current;
   }, [facts, where, hand, elsewhere]);
   useEffect(() => {
-    const idle = window.requestIdleCallback(() => void advisor(), { timeout: 3000 });
+    const steps = [
+      () => void advisor(),
+      // The first question of each has it look through all commands or keys.
+      () => void advisor().partnerOf(facts.program.commands[0] as Command),
+      () => void usualForms(facts, keymapRef.current),
+    ];
+    let idle = 0;
+    const next = (): void => {
+      steps.shift()?.();
+      if (steps.length > 0) idle = window.requestIdleCallback(next, { timeout: 3000 });
+    };
+    idle = window.requestIdleCallback(next, { timeout: 3000 });
     return () => window.cancelIdleCallback(idle);
-  }, [advisor]);
+  }, [advisor, facts]);
   // Once reach is worked out this takes about a millisecond; before that it would hold up the page.
   const best = useMemo(
     (): readonly Suggestion[] => (selected && ready ? suggest(advisor(), index, selected, MOST) : NONE),
