@@ -233,6 +233,12 @@ describe('a plan', () => {
     const chordOf = (id: string) => lines.find((line) => line.command === id)?.after?.chord ?? '';
     expect(besideOf(here, chordOf('step-in'), chordOf('step-out'))).not.toBeNull();
     expect(ticket?.changes.map((one) => one.command).sort()).toEqual(['lift-stain', 'step-in', 'step-out']);
+    // A memory hook goes along where its letter fits.
+    const noted = plan(
+      keymapOf([['lift-stain', 'Mod+Shift+F9', false, 'S for stain']]),
+      list(['lift-stain'], { layers: [['Alt']] }),
+    );
+    expect(noted.ticket?.changes[0]?.after).toEqual([{ chord: 'Alt+S', hook: 'S for stain' }]);
     // Stain mask may be pushed off Alt+S, a letter of Lift stain, once its keys may be spent; what it gets is named.
     const pushed = plan(keymap, list(['lift-stain'], { layers: [['Alt']], spendBelow: 50 }));
     const words = (id: string) =>

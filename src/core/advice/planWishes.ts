@@ -5,7 +5,7 @@ import { type Binding, bindingsOf, type Keymap, sameBindings } from '../keymap/k
 import { applyTicket, type Change, type Ticket } from '../keymap/ticket';
 import type { Command, CommandId } from '../program/program';
 import { counted } from '../text/sentence';
-import { type Advisor, type Weighed, WORTH, wantsOf, weigh } from './advisor';
+import { type Advisor, type ChordFacts, type Weighed, WORTH, wantsOf, weigh } from './advisor';
 import { areNext } from './beside';
 import { buildPlanTable, chordIn, type PlanRow, type PlanTable } from './planTable';
 import { type Near, type Pair, searchPairs } from './searchPairs';
@@ -203,7 +203,7 @@ function chordOf(table: PlanTable, { columnOf }: Assignment, r: number): ChordTe
 /** The plan as one ticket; null where it changes nothing. */
 function ticketOf(
   keymap: Keymap,
-  { where }: Advisor,
+  advisor: Advisor,
   list: WishList,
   table: PlanTable,
   chosen: Assignment,
@@ -216,13 +216,13 @@ function ticketOf(
     if (chord === row.own) return;
     const bindings = now(row.command.id);
     const had = bindings.find((one) => one.chord === row.own);
-    const added = chord === null ? [] : [withHook(chord, had)];
-    if (chord !== null) taken.add(where.place(chord));
+    const added = chord === null ? [] : [withHook(advisor.chord(chord), had)];
+    if (chord !== null) taken.add(advisor.where.place(chord));
     after.set(row.command.id, had ? bindings.flatMap((one) => (one === had ? added : [one])) : [...bindings, ...added]);
   });
   for (const id of keymap.spares) {
     if (list.wishes.includes(id)) continue;
-    const left = now(id).filter((one) => one.keeper || !taken.has(where.place(one.chord)));
+    const left = now(id).filter((one) => one.keeper || !taken.has(advisor.where.place(one.chord)));
     if (left.length < now(id).length) after.set(id, left);
   }
   const changes = [...after]
@@ -237,11 +237,9 @@ function ticketOf(
 }
 
 /** A hook goes along where its letter still fits. */
-function withHook(chord: ChordText, had: Binding | undefined): Binding {
+function withHook({ chord, key }: ChordFacts, had: Binding | undefined): Binding {
   const letter = had?.hook?.match(/\p{L}/u)?.[0]?.toUpperCase();
-  return letter !== undefined && had?.hook !== undefined && chord.endsWith(letter) && /[^+:]?$/.test(chord)
-    ? { chord, hook: had.hook }
-    : { chord };
+  return letter !== undefined && had?.hook !== undefined && key === letter ? { chord, hook: had.hook } : { chord };
 }
 
 function linesOf(

@@ -10,14 +10,15 @@ import { type Judged, judge } from '@/core/clash/judge';
 import { neighborsOf } from '@/core/finder/finderRows';
 import { dropKeys, markKeys, markSpare } from '@/core/keymap/changeKeys';
 import { bindingsOf } from '@/core/keymap/keymap';
-import { pullTicket, restingOn } from '@/core/keymap/pullTicket';
 import { trimTicket } from '@/core/keymap/ticket';
 import type { Command, CommandId } from '@/core/program/program';
 import { counted, listed } from '@/core/text/sentence';
 import type { AdviceView, KeymapLink, KeymapView } from '@/core/view/views';
+import { askToPull } from '../draft/askToPull';
 import { Tape } from '../draft/Tape';
 import { TroubleDialog } from '../draft/TroubleDialog';
 import { useDraft } from '../draft/useDraft';
+import { useUndoKeys } from '../draft/useUndoKeys';
 import type { Action } from '../parts/ActionsMenu';
 import { ConfirmDialog, type Question } from '../parts/ConfirmDialog';
 import { useStable } from '../parts/useStable';
@@ -252,29 +253,8 @@ export function Board({ view, advice, links, initialCommand, initialShown }: Pro
     },
     [facts, place, where, actions, tell],
   );
-  const pull = (position: number): void => {
-    const tape = draft.tape.slice(0, draft.state.cursor);
-    const resting = restingOn(tape, position, place);
-    const ticket = pullTicket(draft.keymap, tape, [position, ...resting]);
-    if (!ticket) {
-      tell('Pulling this ticket out would change nothing.');
-      return;
-    }
-    const run = () => void actions.edit(ticket);
-    if (resting.length === 0) {
-      run();
-      return;
-    }
-    setQuestion({
-      title: `Pull out ${tape[position - 1]?.title}`,
-      sentences: [
-        [{ text: `${counted(resting.length, 'later ticket')} rest on it and would be pulled out with it:` }],
-        ...resting.slice(0, 10).map((one) => [{ strong: tape[one - 1]?.title ?? '' }]),
-      ],
-      action: `Pull out all ${resting.length + 1}`,
-      run,
-    });
-  };
+  const pull = (position: number): void =>
+    askToPull(position, { draft, place, edit: (ticket) => void actions.edit(ticket), ask: setQuestion, tell });
   const leave = (): void => {
     if (proposed === null) search.current?.focus();
     setProposed(null);
@@ -289,27 +269,7 @@ export function Board({ view, advice, links, initialCommand, initialShown }: Pro
     [actions],
   );
 
-  useEffect(() => {
-    const onKeyDown = (event: KeyboardEvent): void => {
-      if (!(event.ctrlKey || event.metaKey) || event.altKey || document.querySelector('[role="dialog"], [role="menu"]'))
-        return;
-      const target = event.target as HTMLElement;
-      // In the press field these are keys like any other, and in a field with text they undo the text.
-      if (
-        target === capture.current ||
-        (target instanceof HTMLInputElement && target.value !== '' && target.type === 'text')
-      )
-        return;
-      const key = event.key.toLowerCase();
-      if (key === 'z' || key === 'y') {
-        event.preventDefault();
-        if (key === 'y' || event.shiftKey) redo();
-        else undo();
-      }
-    };
-    window.addEventListener('keydown', onKeyDown);
-    return () => window.removeEventListener('keydown', onKeyDown);
-  }, [undo, redo]);
+  useUndoKeys(undo, redo, capture);
 
   const turns = useCallback(
     (command: Command): number => {

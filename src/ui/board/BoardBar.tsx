@@ -8,6 +8,7 @@ import { compareKeymaps } from '@/core/keymap/compareKeymaps';
 import type { Draft } from '@/core/keymap/draft';
 import { counted } from '@/core/text/sentence';
 import type { KeymapLink } from '@/core/view/views';
+import { DraftPill } from '../draft/DraftPill';
 import type { DraftActions } from '../draft/useDraft';
 import { ActionsMenu } from '../parts/ActionsMenu';
 import { KeymapPicker } from '../parts/KeymapPicker';
@@ -61,15 +62,7 @@ export const BoardBar = memo(function BoardBar(props: Props) {
       <h1>{programName}</h1>
       <span className="soft">keymap</span>
       <KeymapPicker label={state.name} links={all} program={programSlug} keymap={state.slug} screen="board" />
-      <span className="pill draft" role="status">
-        {state.locked
-          ? 'locked'
-          : state.factory
-            ? 'factory keys'
-            : changes === 0 && !state.unnamed
-              ? 'kept'
-              : `draft · ${counted(changes, 'change')}`}
-      </span>
+      <DraftPill state={state} changes={changes} />
       <span className="push" />
       <button
         type="button"

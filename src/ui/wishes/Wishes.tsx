@@ -2,21 +2,26 @@
 
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
+import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { emptyList } from '@/core/advice/emptyList';
 import type { WishList } from '@/core/advice/wishList';
 import { programFacts } from '@/core/clash/clashIndex';
 import { compareKeymaps } from '@/core/keymap/compareKeymaps';
-import { pullTicket, restingOn } from '@/core/keymap/pullTicket';
 import type { CommandId } from '@/core/program/program';
 import { counted } from '@/core/text/sentence';
 import type { KeymapLink, WishesView } from '@/core/view/views';
 import type { Ground } from '@/workers/planner';
+import { askToPull } from '../draft/askToPull';
+import { DraftPill } from '../draft/DraftPill';
 import { Tape } from '../draft/Tape';
 import { TroubleDialog } from '../draft/TroubleDialog';
 import { useDraft } from '../draft/useDraft';
+import { useUndoKeys } from '../draft/useUndoKeys';
+import { ConfirmDialog, type Question } from '../parts/ConfirmDialog';
 import { KeymapPicker } from '../parts/KeymapPicker';
 import { useReach } from '../parts/useReach';
+import { useStable } from '../parts/useStable';
 import { ask, messageOf } from '../shell/api';
 import { useNotice } from '../shell/Notices';
 import { useSettings } from '../shell/SettingsContext';
@@ -47,7 +52,9 @@ export function Wishes({ wishes, links, initialShown }: Props) {
   const [uses, setUses] = useState(wishes.uses);
   const [shown, setShown] = useState(initialShown);
   const [counting, setCounting] = useState(false);
+  const [question, setQuestion] = useState<Question | null>(null);
   const tell = useNotice();
+  const router = useRouter();
   const { reach, ready } = useReach(draft.keymap);
   const told = useMemo(() => new Map(Object.entries(uses)), [uses]);
 
@@ -102,21 +109,23 @@ export function Wishes({ wishes, links, initialShown }: Props) {
     if (window.location.pathname + window.location.search !== address) window.history.replaceState(null, '', address);
   }, [programSlug, draft.state.slug, shown]);
 
-  const undo = useCallback(() => void actions.goTo((state) => Math.max(0, state.cursor - 1)), [actions]);
-  const redo = useCallback(() => void actions.goTo((state) => state.cursor + 1), [actions]);
   const { state, tape } = draft;
-  useUndoKeys(state.cursor > 0 ? undo : null, state.cursor < tape.length ? redo : null);
+  const undo = useStable(() => void (state.cursor > 0 && actions.goTo((now) => now.cursor - 1)));
+  const redo = useStable(() => void (state.cursor < tape.length && actions.goTo((now) => now.cursor + 1)));
+  useUndoKeys(undo, redo);
   const ticket = fresh?.plan.ticket ?? null;
   const put = async (): Promise<void> => {
     if (!ticket || !(await actions.edit(ticket))) return;
     tell(`${counted(ticket.changes.length, 'change')} on the tape as one ticket.`);
   };
-  const pull = (position: number): void => {
-    const applied = tape.slice(0, state.cursor);
-    const pulled = pullTicket(draft.keymap, applied, [position, ...restingOn(applied, position, where.place)]);
-    if (pulled) void actions.edit(pulled);
-    else tell('Pulling this ticket out would change nothing.');
-  };
+  const pull = (position: number): void =>
+    askToPull(position, {
+      draft,
+      place: where.place,
+      edit: (one) => void actions.edit(one),
+      ask: setQuestion,
+      tell,
+    });
   const changes = useMemo(() => compareKeymaps(draft.kept, draft.keymap).length, [draft.kept, draft.keymap]);
   const nameOf = useCallback((one: CommandId) => facts.commands.get(one)?.name ?? one, [facts]);
   const board = `/board/${programSlug}/${state.slug}`;
@@ -126,15 +135,7 @@ export function Wishes({ wishes, links, initialShown }: Props) {
         <h1>{program.name}</h1>
         <span className="soft">wish list for</span>
         <KeymapPicker label={state.name} links={links} program={programSlug} keymap={state.slug} screen="wishes" />
-        <span className="pill draft" role="status">
-          {state.locked
-            ? 'locked'
-            : state.factory
-              ? 'factory keys'
-              : changes === 0 && !state.unnamed
-                ? 'kept'
-                : `draft · ${counted(changes, 'change')}`}
-        </span>
+        <DraftPill state={state} changes={changes} />
         <span className="push" />
         <button type="button" className="word" aria-disabled={state.cursor === 0} onClick={undo}>
           Undo
@@ -186,7 +187,7 @@ export function Wishes({ wishes, links, initialShown }: Props) {
         <Tape
           draft={draft}
           nameOf={nameOf}
-          onOpen={(one) => window.location.assign(`${board}/${encodeURIComponent(one)}`)}
+          onOpen={(one) => router.push(`${board}/${encodeURIComponent(one)}`)}
           onGoTo={(cursor) => void actions.goTo(() => cursor)}
           onPull={pull}
         />
@@ -208,6 +209,7 @@ export function Wishes({ wishes, links, initialShown }: Props) {
           }}
         />
       )}
+      {question && <ConfirmDialog question={question} onClose={() => setQuestion(null)} />}
       <TroubleDialog trouble={trouble} onClose={dismiss} onReload={actions.reload} />
     </div>
   );
@@ -229,22 +231,4 @@ function useStore(keymap: number): Store {
     },
     [tell],
   );
-}
-
-/** Ctrl or Command with Z and Y go along the tape, but not in a field with text. */
-function useUndoKeys(undo: (() => void) | null, redo: (() => void) | null): void {
-  useEffect(() => {
-    const onKeyDown = (event: KeyboardEvent): void => {
-      if (!(event.ctrlKey || event.metaKey) || event.altKey || document.querySelector('[role="dialog"], [role="menu"]'))
-        return;
-      const target = event.target as HTMLElement;
-      if (target instanceof HTMLInputElement && target.type !== 'checkbox' && target.value !== '') return;
-      const key = event.key.toLowerCase();
-      if (key !== 'z' && key !== 'y') return;
-      event.preventDefault();
-      (key === 'y' || event.shiftKey ? redo : undo)?.();
-    };
-    window.addEventListener('keydown', onKeyDown);
-    return () => window.removeEventListener('keydown', onKeyDown);
-  }, [undo, redo]);
 }

@@ -1,0 +1,18 @@
+import type { Draft } from '@/core/keymap/draft';
+import { counted } from '@/core/text/sentence';
+
+/** How a draft stands, in a word. */
+export function DraftPill({ state, changes }: { state: Draft['state']; changes: number }) {
+  const words = state.locked
+    ? 'locked'
+    : state.factory
+      ? 'factory keys'
+      : changes === 0 && !state.unnamed
+        ? 'kept'
+        : `draft · ${counted(changes, 'change')}`;
+  return (
+    <span className="pill draft" role="status">
+      {words}
+    </span>
+  );
+}
