@@ -13,7 +13,7 @@ const MAY: Readonly<Record<string, readonly string[]>> = {
   app: ['core', 'server', 'ui', 'app'],
 };
 /** Packages the core may use: pure readers of text. */
-const CORE_PACKAGES = ['papaparse', 'parse5'];
+const CORE_PACKAGES = ['papaparse', 'parse5', 'stemmer'];
 
 const files = readdirSync(src, { recursive: true, encoding: 'utf8' }).filter(
   (name) => /\.tsx?$/.test(name) && !name.includes('.test.'),

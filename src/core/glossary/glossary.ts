@@ -26,6 +26,12 @@ function phraseKey(phrase: string): string {
   return (fold(phrase).match(/[\p{L}\p{N}%]+/gu) ?? []).join(' ');
 }
 
+/** The numbers of the concepts of which a row of folded words is a whole phrase, a plural taken for its singular. */
+export function conceptsNamed(words: readonly string[]): readonly number[] {
+  const phrase = words.join(' ');
+  return BY_PHRASE.get(phrase) ?? (phrase.endsWith('s') ? (BY_PHRASE.get(phrase.slice(0, -1)) ?? NONE) : NONE);
+}
+
 /** The numbers of the concepts whose phrases stand in a row of folded words, a plural taken for its singular. */
 export function conceptsOf(words: readonly string[]): number[] {
   const found = new Set<number>();

@@ -99,8 +99,13 @@ export function Board({ view, advice, links, initialCommand, initialShown }: Pro
   useEffect(() => {
     const path = `/board/${programSlug}/${draft.state.slug}${selectedId === null ? '' : `/${selectedId}`}`;
     const address = encodeURI(path) + (shown ? `?show=${encodeURIComponent(shown)}` : '');
-    if (window.location.pathname + window.location.search === address) return;
-    // After the picture is painted, since the router goes through the page for it.
+    const { pathname, search } = window.location;
+    if (pathname + search === address) return;
+    // Another command is painted first, since the router goes through the page for it.
+    if (new URLSearchParams(search).get('show') !== (shown || null)) {
+      window.history.replaceState(null, '', address);
+      return;
+    }
     const soon = window.setTimeout(() => window.history.replaceState(null, '', address), ADDRESS_RESTS);
     return () => window.clearTimeout(soon);
   }, [programSlug, draft.state.slug, selectedId, shown]);

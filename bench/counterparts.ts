@@ -1,0 +1,117 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { basename, join } from 'node:path';
+import { findCounterparts } from '../src/core/counterpart/findCounterparts';
+import type { Command, CommandId, Kind } from '../src/core/program/program';
+
+/** Two command lists and which commands of them do the same. */
+export type MarkedLists = {
+  readonly name: string;
+  readonly left: readonly Command[];
+  readonly right: readonly Command[];
+  /** The true counterparts, from left to right. */
+  readonly truth: ReadonlyMap<CommandId, CommandId>;
+};
+
+const KINDS: Readonly<Record<string, Kind>> = {
+  m: 'menu item',
+  t: 'tool',
+  p: 'panel',
+  v: 'value',
+  s: 'script',
+  h: 'held action',
+};
+
+/** Reads a file of two lists; its form is told at the head of each. */
+export function readMarkedLists(file: string): MarkedLists {
+  const left: Command[] = [];
+  const right: Command[] = [];
+  const truth = new Map<CommandId, CommandId>();
+  let menus: readonly [string, string] = ['', ''];
+  for (const raw of readFileSync(file, 'utf8').split('\n')) {
+    const line = raw.trim();
+    if (line === '' || line.startsWith('#') || /^(left|right) /.test(line)) continue;
+    const heading = line.match(/^\[(.*) :: (.*)\]$/);
+    if (heading) {
+      menus = [heading[1] ?? '', heading[2] ?? ''];
+      continue;
+    }
+    const [a, b] = line.split(/\s*(?:^|\s)=(?:\s|$)\s*/);
+    const one = a ? commandOf(a, menus[0], left) : null;
+    const other = b ? commandOf(b, menus[1], right) : null;
+    if (one && other) truth.set(one.id, other.id);
+  }
+  return { name: basename(file, '.txt'), left, right, truth };
+}
+
+function commandOf(text: string, menu: string, list: Command[]): Command {
+  const kind = text.match(/^([mtpvsh]):/);
+  const steps = text.slice(kind?.[0].length ?? 0).split(/\s*>\s*/);
+  const own = steps.slice(0, -1);
+  const path =
+    own.length > 0
+      ? [...(own[0] === menu.split(' > ')[0] ? [] : menu.split(' > ').slice(0, 1)), ...own]
+      : menu.split(/\s*>\s*/);
+  const command = {
+    id: `${list.length}`,
+    name: steps.at(-1) ?? '',
+    kind: KINDS[kind?.[1] ?? 'm'] as Kind,
+    path,
+    context: 'everywhere',
+  };
+  list.push(command);
+  return command;
+}
+
+/** The files of marked lists in a folder. */
+export function markedListsIn(folder: string): MarkedLists[] {
+  return readdirSync(folder)
+    .filter((name) => name.endsWith('.txt'))
+    .sort()
+    .map((name) => readMarkedLists(join(folder, name)));
+}
+
+/** How well counterparts are found: of the sure ones, how many are right; of the true ones, how many are sure or suggested first. */
+export function measureCounterparts({ left, right, truth }: MarkedLists) {
+  const found = findCounterparts(left, right) ?? [];
+  const sure = found.filter((one) => one.confidence === 'sure');
+  const wrong = sure.filter((one) => truth.get(one.command) !== one.counterpart);
+  const hit = found.filter((one) => one.counterpart !== null && truth.get(one.command) === one.counterpart);
+  return {
+    sure: sure.length,
+    sureRight: (sure.length - wrong.length) / Math.max(1, sure.length),
+    found: hit.length / truth.size,
+    surePart: sure.filter((one) => truth.get(one.command) === one.counterpart).length / truth.size,
+    false: found.filter((one) => one.confidence === 'check' && !truth.has(one.command)).length,
+    wrong,
+    missed: found.filter((one) => truth.has(one.command) && truth.get(one.command) !== one.counterpart),
+  };
+}
+
+/** Run by itself it tells what went wrong, for the folder given or ours. */
+if (process.argv[1]?.endsWith('counterparts.ts')) {
+  const folder = process.argv[2] ?? join(import.meta.dirname, 'counterparts');
+  for (const lists of markedListsIn(folder)) {
+    const { left, right, truth } = lists;
+    const nameOf = (list: readonly Command[], id: CommandId | null | undefined): string => {
+      const command = list.find((one) => one.id === id);
+      return command ? `${command.path.join('>')}>${command.name}` : '-';
+    };
+    const said = measureCounterparts(lists);
+    const percent = (part: number): string => `${(100 * part).toFixed(1)} %`;
+    console.log(
+      `${lists.name}: ${left.length} and ${right.length} commands, ${truth.size} true counterparts; ${said.sure} sure, right ${percent(said.sureRight)}; found ${percent(said.found)} (sure ${percent(said.surePart)}); ${said.false} false suggestions`,
+    );
+    if (!process.argv.includes('--show')) continue;
+    for (const [what, list] of [
+      ['WRONG', said.wrong],
+      ['missed', said.missed],
+    ] as const)
+      for (const one of list)
+        console.log(
+          `  ${what} ${nameOf(left, one.command)} = ${nameOf(right, truth.get(one.command))}; said ${one.candidates
+            .slice(0, 3)
+            .map((c) => `${nameOf(right, c.command)} ${c.figure.toFixed(2)}${c.command === one.counterpart ? '*' : ''}`)
+            .join(', ')}`,
+        );
+  }
+}

@@ -1,0 +1,150 @@
+import { assign, type Progress as RowsDone } from '../assignment/assign';
+import type { ChordText } from '../chord/chord';
+import { isConvention } from '../desktop/desktopKeys';
+import type { Command, CommandId } from '../program/program';
+import { judgePairs } from './judgePairs';
+import { learnMenus } from './learnMenus';
+import { buildVocabulary, type Likeness, likeness, type Numbered, numberReading } from './likeness';
+import { meetings } from './meetings';
+import { LEAST, type Pair } from './pair';
+import { readCommand } from './readCommand';
+
+/** How sure it is that two commands do the same. */
+export const CONFIDENCES = ['sure', 'check', 'none'] as const;
+export type Confidence = (typeof CONFIDENCES)[number];
+
+/** A command that may be the counterpart of another, and what speaks for it. */
+export type Candidate = {
+  readonly command: CommandId;
+  readonly figure: number;
+  readonly likeness: Likeness;
+  readonly keys: Pair['keys'];
+};
+
+/** What a person has said of a command's counterpart, directly or of both in a third program. */
+export type Known = { readonly counterpart: CommandId | null; readonly through: string | null };
+
+/** What is known of one command's counterpart in the other program. */
+export type Counterpart = {
+  readonly command: CommandId;
+  readonly confidence: Confidence;
+  /** The one it was given; null for none. */
+  readonly counterpart: CommandId | null;
+  /** The likeliest, that one first. */
+  readonly candidates: readonly Candidate[];
+  /** What was said of it; null where it was found. */
+  readonly known: Known | null;
+};
+
+export type Evidence = {
+  /** The factory keys of a command at the left, at the right. */
+  readonly leftKeys: (command: CommandId) => readonly ChordText[];
+  readonly rightKeys: (command: CommandId) => readonly ChordText[];
+  /** What was said, by the command at the left. */
+  readonly known: ReadonlyMap<CommandId, Known>;
+  /** Those at the right of which it was said that they have no counterpart. */
+  readonly alone: ReadonlySet<CommandId>;
+};
+const NO_KEYS: readonly ChordText[] = [];
+export const NO_EVIDENCE: Evidence = {
+  leftKeys: () => NO_KEYS,
+  rightKeys: () => NO_KEYS,
+  known: new Map(),
+  alone: new Set(),
+};
+
+/** Told how far it is, from 0 to 1; answering false stops it. */
+export type Progress = (part: number) => boolean;
+
+/** What the same factory keys add; what they make of a pair where every program has these keys for the same. */
+const SAME_KEYS = 0.06;
+const BY_CONVENTION = 0.86;
+
+/**
+ * Finds for every command of one program the command of another that does the same: one to one, and together as likely
+ * as can be. What the menus have to do with each other is learned from the pairs themselves; what a person has said
+ * stands.
+ * @returns a list in the order of `left`; null when progress says to stop.
+ */
+export function findCounterparts(
+  left: readonly Command[],
+  right: readonly Command[],
+  evidence: Evidence = NO_EVIDENCE,
+  progress: Progress = () => true,
+): readonly Counterpart[] | null {
+  const { known, alone } = evidence;
+  const said = new Set([...known.values()].map((one) => one.counterpart));
+  const rows = left.filter((one) => !known.has(one.id));
+  const columns = right.filter((one) => !said.has(one.id) && !alone.has(one.id));
+  const pairs = pairUp(rows, columns, evidence, (part) => progress(0.6 * part));
+  if (!pairs) return null;
+  learnMenus(pairs, rows, columns);
+  const given = bestPairs(pairs, rows.length, columns.length, (done, all) => progress(0.65 + (0.35 * done) / all));
+  if (!given) return null;
+  const found = new Map(judgePairs(rows, columns, pairs, given).map((one) => [one.command, one]));
+  return left.map(({ id }): Counterpart => {
+    const told = known.get(id);
+    if (!told) return found.get(id) as Counterpart;
+    const { counterpart } = told;
+    return {
+      command: id,
+      confidence: counterpart === null ? 'none' : 'sure',
+      counterpart,
+      candidates: [],
+      known: told,
+    };
+  });
+}
+
+/** Every pair that is worth a thought. */
+function pairUp(
+  left: readonly Command[],
+  right: readonly Command[],
+  { leftKeys, rightKeys }: Evidence,
+  progress: Progress,
+): Pair[] | null {
+  const readings = [left.map(readCommand), right.map(readCommand)] as const;
+  const vocabulary = buildVocabulary(readings.flat());
+  const columns = readings[1].map((one) => numberReading(vocabulary, one));
+  const near = meetings(columns, vocabulary.root);
+  const byChord = new Map<ChordText, number[]>();
+  right.forEach(({ id }, c) => {
+    for (const chord of rightKeys(id)) byChord.set(chord, [...(byChord.get(chord) ?? []), c]);
+  });
+  const pairs: Pair[] = [];
+  for (let r = 0; r < left.length; r++) {
+    if (r % 32 === 0 && !progress(r / left.length)) return null;
+    const row = numberReading(vocabulary, readings[0][r] as Numbered['reading']);
+    const { id, name } = left[r] as Command;
+    const keys = leftKeys(id);
+    const onSame = new Map<number, Pair['keys']>();
+    for (const chord of keys)
+      for (const c of byChord.get(chord) ?? []) {
+        const usual = isConvention(chord, name) || isConvention(chord, (right[c] as Command).name);
+        onSame.set(c, usual ? 'convention' : (onSame.get(c) ?? 'same'));
+      }
+    const worth = new Set(near(row));
+    for (const [c, how] of onSame) if (how === 'convention') worth.add(c);
+    for (const c of worth) {
+      const like = likeness(vocabulary, row, columns[c] as Numbered);
+      const same = onSame.get(c) ?? null;
+      let { figure } = like;
+      if (same === 'convention' && !like.opposed) figure = Math.max(figure, BY_CONVENTION);
+      else if (same) figure += SAME_KEYS * (1 - figure);
+      // A menu may yet raise it.
+      if (figure >= LEAST * 0.75) pairs.push({ row: r, column: c, likeness: like, figure, keys: same, strange: 0 });
+    }
+  }
+  return pairs;
+}
+
+/** What a pair costs: a likely pair is worth more than two doubtful ones. */
+const price = (figure: number): number => Math.round(1_000_000 * (1 - figure ** 6));
+
+/** The best one-to-one choice among the pairs: the columns of the rows, -1 for none. */
+function bestPairs(pairs: readonly Pair[], rows: number, columns: number, progress: RowsDone): Int32Array | null {
+  const costs = new Float64Array(rows * columns).fill(Infinity);
+  for (const { row, column, figure } of pairs) if (figure >= LEAST) costs[row * columns + column] = price(figure);
+  const without = new Float64Array(rows).fill(price(LEAST) + 1);
+  return assign({ rows, columns, costs, without }, progress)?.columnOf ?? null;
+}

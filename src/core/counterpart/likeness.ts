@@ -1,0 +1,198 @@
+import type { Kind } from '../program/program';
+import { axisOf, type Meaning, rootOf } from './meanings';
+import type { CommandReading } from './readCommand';
+
+/** How alike two commands are, from 0 to 1, and what it rests on. */
+export type Likeness = {
+  readonly figure: number;
+  /** Whether the names are the same, but for dots and endings. */
+  readonly same: boolean;
+  /** How much of both names means the same. */
+  readonly name: number;
+  /** The concept of the glossary that both names speak of; -1 for none. */
+  readonly concept: number;
+  readonly conceptPart: number;
+  /** Whether they say opposite things, such as left and right. */
+  readonly opposed: boolean;
+};
+
+/** A reading with its meanings numbered and weighed, so that comparing many is quick. */
+export type Numbered = {
+  readonly reading: CommandReading;
+  readonly meanings: Int32Array;
+  readonly around: Int32Array;
+  readonly concepts: CommandReading['concepts'];
+  readonly weight: number;
+};
+
+/** What is so of all meanings of two programs together. */
+export type Vocabulary = {
+  readonly numberOf: ReadonlyMap<Meaning, number>;
+  readonly root: Int32Array;
+  readonly axis: Int32Array;
+  readonly weight: Float64Array;
+};
+
+/** A meaning that is the same only in general counts for so much; one that only the menu says, for so much. */
+const IN_GENERAL = 0.75;
+const BY_MENU = 0.8;
+/** The most that names in other words are alike. */
+const OTHER_WORDS = 0.96;
+/** Of the figure of two names, so much is left when they say opposite things. */
+const OPPOSED = 0.25;
+/** The axis of showing and hiding: a command that does the one often does the other, too. */
+const TOGGLED: ReadonlySet<string> = new Set(['vis']);
+
+/** Numbers the meanings of all readings and weighs them: what few commands speak of tells them apart best. */
+export function buildVocabulary(readings: readonly CommandReading[]): Vocabulary {
+  const numberOf = new Map<Meaning, number>();
+  const counts: number[] = [];
+  const add = (meaning: Meaning, count: number): void => {
+    const number = numberOf.get(meaning);
+    if (number === undefined) {
+      numberOf.set(meaning, counts.length);
+      counts.push(count);
+    } else counts[number] = (counts[number] as number) + count;
+  };
+  for (const { meanings, around } of readings) {
+    for (const meaning of meanings) add(meaning, 1);
+    for (const meaning of around) add(meaning, 0);
+  }
+  const all = [...numberOf.keys()];
+  const roots = new Map<string, number>();
+  const axes = new Map<string, number>();
+  const spelled = alikeWords(all);
+  const most = Math.log(2 + readings.length);
+  return {
+    numberOf,
+    root: Int32Array.from(all, (one) => numbered(roots, spelled.get(one) ?? rootOf(one))),
+    axis: Int32Array.from(all, (one) => {
+      const axis = axisOf(one);
+      return axis === null ? -1 : numbered(axes, axis) * 2 + (TOGGLED.has(axis) ? 1 : 0);
+    }),
+    weight: Float64Array.from(all, (one, i) => {
+      if (axisOf(one) !== null) return 0.7;
+      const rare = Math.log((2 + readings.length) / (1 + (counts[i] as number))) / most;
+      return 0.35 + 0.65 * Math.max(0, rare);
+    }),
+  };
+}
+
+function numbered(numbers: Map<string, number>, text: string): number {
+  const number = numbers.get(text) ?? numbers.size;
+  numbers.set(text, number);
+  return number;
+}
+
+/** Words nobody explained that are spelled nearly alike, or of which one is the beginning of the other, by the first of them. */
+function alikeWords(all: readonly Meaning[]): ReadonlyMap<Meaning, Meaning> {
+  const words = all.filter((one) => one.startsWith('~') && one.length > 4).sort();
+  const alike = new Map<Meaning, Meaning>();
+  for (let i = 1; i < words.length; i++) {
+    const [word, before] = [words[i] as string, words[i - 1] as string];
+    if (word.startsWith(before.slice(0, Math.max(5, before.length - 1)))) alike.set(word, alike.get(before) ?? before);
+  }
+  return alike;
+}
+
+/** A reading in the numbers of a vocabulary. */
+export function numberReading(vocabulary: Vocabulary, reading: CommandReading): Numbered {
+  const number = (meaning: Meaning): number => vocabulary.numberOf.get(meaning) as number;
+  const meanings = Int32Array.from(reading.meanings, number);
+  return {
+    reading,
+    meanings,
+    around: Int32Array.from(reading.around, number),
+    concepts: reading.concepts,
+    weight: meanings.reduce((sum, one) => sum + (vocabulary.weight[one] as number), 0),
+  };
+}
+
+/** How alike two commands are by their names, menus and kinds. */
+export function likeness(vocabulary: Vocabulary, a: Numbered, b: Numbered): Likeness {
+  const same = a.reading.plain === b.reading.plain && a.reading.plain !== '';
+  const name = same ? 1 : OTHER_WORDS * sharedPart(vocabulary, a, b);
+  let concept = -1;
+  let conceptPart = 0;
+  for (const one of a.concepts)
+    for (const other of b.concepts) {
+      if (one.concept !== other.concept) continue;
+      const part = Math.min(one.part, other.part);
+      if (part > conceptPart) {
+        conceptPart = part;
+        concept = one.concept;
+      }
+    }
+  const opposition = same ? 0 : opposed(vocabulary, a.meanings, b.meanings);
+  const against = opposition === 2 || (opposition === 1 && conceptPart < 0.95);
+  const said = 0.92 * conceptPart;
+  const more = Math.max(name, said);
+  let figure = Math.min(same ? 1 : OTHER_WORDS, more + 0.3 * (1 - more) * Math.min(name, said));
+  if (against) figure *= OPPOSED;
+  figure *= kindsFit(a.reading.command.kind, b.reading.command.kind);
+  figure += (1 - figure) * 0.08 * figure * menuPart(vocabulary, a, b);
+  return { figure, same, name, concept, conceptPart, opposed: against };
+}
+
+function sharedPart(vocabulary: Vocabulary, a: Numbered, b: Numbered): number {
+  const all = a.weight + b.weight;
+  return all === 0 ? 0 : (foundIn(vocabulary, a, b) + foundIn(vocabulary, b, a)) / all;
+}
+
+/** The weight of one's meanings that the other has as well. */
+function foundIn({ root, weight }: Vocabulary, one: Numbered, other: Numbered): number {
+  let sum = 0;
+  for (const meaning of one.meanings) {
+    let best = saidBy(other.meanings, meaning, root);
+    if (best === 0) best = BY_MENU * saidBy(other.around, meaning, root);
+    sum += best * (weight[meaning] as number);
+  }
+  return sum;
+}
+
+/** 1 where a meaning is among those given, less where only one like it is, 0 where none is. */
+function saidBy(given: Int32Array, meaning: number, root: Int32Array): number {
+  let best = 0;
+  for (const there of given) {
+    if (there === meaning) return 1;
+    if (root[there] === root[meaning]) best = IN_GENERAL;
+  }
+  return best;
+}
+
+/** 2 where two names say opposite things, 1 where they only do so of showing and hiding, 0 where they do not. */
+function opposed({ axis }: Vocabulary, a: Int32Array, b: Int32Array): 0 | 1 | 2 {
+  let found: 0 | 1 | 2 = 0;
+  for (const one of a) {
+    const at = axis[one] as number;
+    if (at < 0) continue;
+    let met = false;
+    let shared = false;
+    for (const other of b) {
+      if (axis[other] !== at) continue;
+      met = true;
+      if (b.includes(one) || a.includes(other)) shared = true;
+    }
+    if (!met || shared) continue;
+    if (at % 2 === 0) return 2;
+    found = 1;
+  }
+  return found;
+}
+
+function menuPart({ root }: Vocabulary, a: Numbered, b: Numbered): number {
+  if (a.around.length === 0 || b.around.length === 0) return 0;
+  let n = 0;
+  for (const one of a.around) if (b.around.some((other) => root[other] === root[one])) n++;
+  return n / Math.max(a.around.length, b.around.length);
+}
+
+/** How well two kinds go together: what acts while held does nothing else, a tool is seldom a menu line. */
+export function kindsFit(a: Kind, b: Kind): number {
+  if (a === b) return 1;
+  if (a === 'held action' || b === 'held action') return 0.6;
+  if (a === 'tool' || b === 'tool') return 0.82;
+  if (a === 'panel' || b === 'panel') return 0.88;
+  if (a === 'value' || b === 'value') return 0.93;
+  return 0.96;
+}

@@ -1,0 +1,61 @@
+import { conceptsNamed } from '../glossary/glossary';
+import type { Command } from '../program/program';
+import { wordsOf } from '../text/wordsOf';
+import { type Meaning, meaningsIn, splitName, stemOf } from './meanings';
+
+/** A concept of the glossary that a name speaks of, and how much of the name says it, from 0 to 1. */
+export type Spoken = { readonly concept: number; readonly part: number };
+
+/** A command as matching reads it. */
+export type CommandReading = {
+  readonly command: Command;
+  /** The stems of the name alone, joined; equal for names that differ in nothing that matters. */
+  readonly plain: string;
+  readonly meanings: readonly Meaning[];
+  /** What the path says besides. */
+  readonly around: readonly Meaning[];
+  readonly concepts: readonly Spoken[];
+};
+
+const steps = new Map<string, readonly Meaning[]>();
+
+/** Reads a command: what its name and its path mean, and the concepts they speak of. */
+export function readCommand(command: Command): CommandReading {
+  const meanings = meaningsIn(command.name);
+  const own = new Set(meanings);
+  const around = new Set<Meaning>();
+  for (const step of command.path) {
+    let read = steps.get(step);
+    if (!read) {
+      if (steps.size > 5_000) steps.clear();
+      read = meaningsIn(step);
+      steps.set(step, read);
+    }
+    for (const meaning of read) if (!own.has(meaning)) around.add(meaning);
+  }
+  const plain = splitName(command.name).map(stemOf).join(' ');
+  return { command, plain, meanings, around: [...around], concepts: spokenOf(command) };
+}
+
+/** The concepts whose phrases stand in the name, or in the name and the last step of its path together. */
+function spokenOf({ name, path }: Command): Spoken[] {
+  const words = wordsOf(name);
+  const menu = wordsOf(path.at(-1) ?? '');
+  const best = new Map<number, number>();
+  const note = (concept: number, part: number): void => {
+    if (part > (best.get(concept) ?? 0)) best.set(concept, part);
+  };
+  for (let from = 0; from < words.length; from++)
+    for (let to = words.length; to > from; to--) {
+      const part = (to - from) / words.length;
+      for (const concept of conceptsNamed(words.slice(from, to))) note(concept, part);
+    }
+  if (words.length > 0 && words.length < 4 && menu.length > 0 && menu.length < 3) {
+    for (const order of [
+      [...words, ...menu],
+      [...menu, ...words],
+    ])
+      for (const concept of conceptsNamed(order)) note(concept, 0.95);
+  }
+  return [...best].map(([concept, part]) => ({ concept, part }));
+}
