@@ -106,7 +106,7 @@ function pairUp(
   const readings = [left.map(readCommand), right.map(readCommand)] as const;
   const vocabulary = buildVocabulary(readings.flat());
   const columns = readings[1].map((one) => numberReading(vocabulary, one));
-  const near = meetings(columns, vocabulary.root);
+  const near = meetings(columns, vocabulary);
   const byChord = new Map<ChordText, number[]>();
   right.forEach(({ id }, c) => {
     for (const chord of rightKeys(id)) byChord.set(chord, [...(byChord.get(chord) ?? []), c]);

@@ -34,8 +34,8 @@ export type Vocabulary = {
 };
 
 /** A meaning that is the same only in general counts for so much; one that only the menu says, for so much. */
-const IN_GENERAL = 0.75;
-const BY_MENU = 0.8;
+export const IN_GENERAL = 0.75;
+export const BY_MENU = 0.8;
 /** The most that names in other words are alike. */
 const OTHER_WORDS = 0.96;
 /** Of the figure of two names, so much is left when they say opposite things. */
@@ -130,7 +130,7 @@ export function likeness(vocabulary: Vocabulary, a: Numbered, b: Numbered): Like
   let figure = Math.min(same ? 1 : OTHER_WORDS, more + 0.3 * (1 - more) * Math.min(name, said));
   if (against) figure *= OPPOSED;
   figure *= kindsFit(a.reading.command.kind, b.reading.command.kind);
-  figure += (1 - figure) * 0.08 * figure * menuPart(vocabulary, a, b);
+  if (figure > 0.3) figure += (1 - figure) * 0.08 * figure * menuPart(vocabulary, a, b);
   return { figure, same, name, concept, conceptPart, opposed: against };
 }
 

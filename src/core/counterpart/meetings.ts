@@ -1,33 +1,96 @@
-import type { Numbered } from './likeness';
+import { BY_MENU, IN_GENERAL, type Numbered, type Vocabulary } from './likeness';
 
-/** For a row, the columns that share a meaning or a concept with it: all that are worth comparing. */
-export function meetings(columns: readonly Numbered[], root: Int32Array): (row: Numbered) => readonly number[] {
-  const byRoot = new Map<number, number[]>();
+/** The columns in which a meaning or one like it stands: which of them, and whether in the name or only in the menu. */
+type Postings = { readonly columns: Int32Array; readonly meanings: Int32Array; readonly credits: Float64Array };
+
+/** Names of which at most so much means the same are not worth comparing. */
+const WORTH = 0.34;
+
+/**
+ * For a row, the columns that are worth comparing: those whose names may mean enough of the same, or that speak of a concept that it
+ * speaks of. Found from lists of the columns by meaning, not by passing all of them.
+ */
+export function meetings(columns: readonly Numbered[], vocabulary: Vocabulary): (row: Numbered) => readonly number[] {
+  const { root, weight } = vocabulary;
+  const byRoot = postingsByRoot(columns, root);
   const byConcept = new Map<number, number[]>();
-  const put = (map: Map<number, number[]>, key: number, column: number): void => {
-    const list = map.get(key);
-    if (!list) map.set(key, [column]);
-    else if (list.at(-1) !== column) list.push(column);
-  };
-  columns.forEach((column, c) => {
-    for (const meaning of column.meanings) put(byRoot, root[meaning] as number, c);
-    for (const meaning of column.around) put(byRoot, root[meaning] as number, c);
-    for (const { concept } of column.concepts) put(byConcept, concept, c);
+  columns.forEach(({ concepts }, column) => {
+    for (const { concept } of concepts) {
+      const list = byConcept.get(concept);
+      if (list) list.push(column);
+      else byConcept.set(concept, [column]);
+    }
   });
-  const seen = new Int32Array(columns.length).fill(-1);
+  const here = new Float64Array(columns.length);
+  const there = new Float64Array(columns.length);
+  const credits = new Float64Array(columns.length);
+  const creditFor = new Int32Array(columns.length);
   let round = 0;
   return (row) => {
-    round++;
-    const found: number[] = [];
-    const take = (list: readonly number[] | undefined): void => {
-      for (const c of list ?? []) {
-        if (seen[c] === round) continue;
-        seen[c] = round;
-        found.push(c);
-      }
+    const touched: number[] = [];
+    const touch = (column: number): void => {
+      if (here[column] === 0 && there[column] === 0) touched.push(column);
     };
-    for (const meaning of row.meanings) take(byRoot.get(root[meaning] as number));
-    for (const { concept } of row.concepts) take(byConcept.get(concept));
-    return found;
+    for (const meaning of row.meanings) {
+      round++;
+      const worth = weight[meaning] as number;
+      const postings = byRoot.get(root[meaning] as number);
+      for (let i = 0; postings && i < postings.columns.length; i++) {
+        const column = postings.columns[i] as number;
+        const given = postings.credits[i] as number;
+        const other = postings.meanings[i] as number;
+        const like = other === meaning ? 1 : IN_GENERAL;
+        const before = creditFor[column] === round ? (credits[column] as number) : 0;
+        touch(column);
+        if (given * like > before) {
+          creditFor[column] = round;
+          credits[column] = given * like;
+          here[column] = (here[column] as number) + (given * like - before) * worth;
+        }
+        if (given === 1) there[column] = (there[column] as number) + like * (weight[other] as number);
+      }
+    }
+    for (const meaning of row.around) {
+      const postings = byRoot.get(root[meaning] as number);
+      for (let i = 0; postings && i < postings.columns.length; i++) {
+        if (postings.credits[i] !== 1) continue;
+        const column = postings.columns[i] as number;
+        touch(column);
+        there[column] = (there[column] as number) + BY_MENU * (weight[postings.meanings[i] as number] as number);
+      }
+    }
+    const found = new Set<number>();
+    for (const column of touched) {
+      const all = row.weight + (columns[column] as Numbered).weight;
+      if ((here[column] as number) + (there[column] as number) >= WORTH * all) found.add(column);
+      here[column] = 0;
+      there[column] = 0;
+    }
+    for (const { concept } of row.concepts) for (const column of byConcept.get(concept) ?? []) found.add(column);
+    return [...found];
   };
+}
+
+function postingsByRoot(columns: readonly Numbered[], root: Int32Array): ReadonlyMap<number, Postings> {
+  const lists = new Map<number, [column: number, meaning: number, credit: number][]>();
+  const add = (column: number, meaning: number, credit: number): void => {
+    const at = root[meaning] as number;
+    const list = lists.get(at);
+    if (list) list.push([column, meaning, credit]);
+    else lists.set(at, [[column, meaning, credit]]);
+  };
+  columns.forEach((one, column) => {
+    for (const meaning of one.meanings) add(column, meaning, 1);
+    for (const meaning of one.around) add(column, meaning, BY_MENU);
+  });
+  return new Map(
+    [...lists].map(([at, list]) => [
+      at,
+      {
+        columns: Int32Array.from(list, (one) => one[0]),
+        meanings: Int32Array.from(list, (one) => one[1]),
+        credits: Float64Array.from(list, (one) => one[2]),
+      },
+    ]),
+  );
 }
