@@ -1,6 +1,7 @@
 import { type ChordText, canonicalText, inOrder, type Modifier } from '../chord/chord';
 import { parseCanonical } from '../chord/parseChord';
 import type { Key, Keyboard } from '../keyboard/keyboard';
+import { keyDistance } from '../keyboard/keyDistance';
 import type { Where } from '../keyboard/where';
 
 /** How two chords lie to each other: on neighboring keys with the same modifiers, or on one key with and without Shift. */
@@ -34,7 +35,7 @@ export function besidesOf(where: Where, chord: ChordText): ReadonlyMap<ChordText
 
 /** Whether two keys touch. */
 export function areNext(a: Key, b: Key): boolean {
-  return Math.hypot(a.x + a.width / 2 - b.x - b.width / 2, a.y + a.height / 2 - b.y - b.height / 2) <= NEXT;
+  return keyDistance(a, b) <= NEXT;
 }
 
 function keyNamed(keyboard: Keyboard, name: string): Key | undefined {

@@ -1,13 +1,13 @@
 import type { CostTable } from '../assignment/assign';
 import type { ChordText } from '../chord/chord';
-import { buildClashIndex, type ClashIndex, type Holder } from '../clash/clashIndex';
-import { findingsFor, padTwin, verdict, weightOf } from '../clash/verdict';
-import { type Binding, bindingsOf, EMPTY_KEYMAP, type Keymap } from '../keymap/keymap';
-import { formOf } from '../program/formOf';
+import type { ClashIndex, Holder } from '../clash/clashIndex';
+import { findingsFor, weightOf } from '../clash/verdict';
+import { type Binding, bindingsOf, type Keymap } from '../keymap/keymap';
 import type { Command, CommandId } from '../program/program';
 import { type Advisor, costOfChord, type Wants, wantsOf } from './advisor';
 import { type Candidate, candidatesOn } from './candidates';
 import { columnCosts } from './columnCosts';
+import { freeColumns, heldTwin } from './freeColumns';
 import { usualForms } from './usualForms';
 import type { WishList } from './wishList';
 
@@ -240,70 +240,10 @@ function addPinned({ where }: Advisor, list: WishList, chords: Candidate[], colu
 const allLayers = (places: readonly ChordText[]): Candidate['modifiers'][] =>
   places.map((place) => place.split('+').slice(0, -1) as unknown as Candidate['modifiers']);
 
-/**
- * For every kind and context of commands, which columns are free once all that may move has moved: nothing there is to say
- * of the chord but that it is free, as the verdict would have it. What holders have to do with it is looked up for all
- * contexts at once.
- */
-function freeColumns(
-  { facts, where }: Advisor,
-  index: ClashIndex,
-  chords: readonly Candidate[],
-  goes: (holder: Holder) => boolean,
-  spent: (holder: Holder) => boolean,
-  usual: ReturnType<typeof usualForms>,
-): (command: Command) => Uint8Array {
-  const nobody = buildClashIndex(facts, EMPTY_KEYMAP, where.place);
-  const at = (place: ChordText): readonly Holder[] => index.holders.get(place)?.filter((one) => !goes(one)) ?? [];
-  /** The contexts in which somebody who stays has to do with each chord. */
-  const contextsOn = (prefix: string): string[][] =>
-    chords.map(({ chord, place }) => {
-      const twin = padTwin(prefix + chord);
-      const holders = [
-        ...at(prefix + place).filter((one) => !spent(one)),
-        ...at(heldTwin(prefix + place)),
-        ...(twin === null ? [] : at(where.place(twin))),
-        ...(index.sequences.get(prefix + place) ?? []),
-      ];
-      return [...new Set(holders.map((one) => one.command.context))];
-    });
-  const heldBy = new Map<string, string[][]>();
-  const byKind = new Map<Command['kind'], Uint8Array>();
-  const known = new Map<string, Uint8Array>();
-  return (command) => {
-    const id = `${command.kind} ${command.context}`;
-    let free = known.get(id);
-    if (!free) {
-      const forms = usual.get(command.kind);
-      const prefix = command.kind === 'held action' ? 'hold:' : '';
-      const alone =
-        byKind.get(command.kind) ??
-        Uint8Array.from(chords, ({ chord }) => {
-          if (!forms?.has(formOf(prefix + chord))) return 0;
-          const { findings } = verdict(nobody, where, command, prefix + chord);
-          return findings.length === 1 && findings[0]?.kind === 'free' ? 1 : 0;
-        });
-      byKind.set(command.kind, alone);
-      const meets = facts.meets.get(command.context);
-      const held = heldBy.get(prefix) ?? contextsOn(prefix);
-      heldBy.set(prefix, held);
-      free = alone.slice();
-      for (let j = 0; j < free.length; j++) {
-        const contexts = held[j] as string[];
-        if (free[j] === 1 && contexts.length > 0 && contexts.some((context) => meets?.has(context))) free[j] = 0;
-      }
-      known.set(id, free);
-    }
-    return free;
-  };
-}
-
 /** The place a chord has in the table, whether pressed or held. */
 export function base(place: ChordText): ChordText {
   return place.startsWith('hold:') ? place.slice(5) : place;
 }
-
-const heldTwin = (place: ChordText): ChordText => (place.startsWith('hold:') ? place.slice(5) : `hold:${place}`);
 
 /** One stroke on keys that stand once on the keyboard. */
 function plain(chord: ChordText): boolean {

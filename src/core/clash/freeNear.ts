@@ -1,6 +1,7 @@
 import { type ChordText, canonicalText, type Modifier, press } from '../chord/chord';
 import { parseCanonical } from '../chord/parseChord';
 import type { Key } from '../keyboard/keyboard';
+import { keyDistance } from '../keyboard/keyDistance';
 import type { Where } from '../keyboard/where';
 import type { Command } from '../program/program';
 import type { ClashIndex } from './clashIndex';
@@ -50,7 +51,7 @@ export function freeNear(
       const chord = (hold ? 'hold:' : '') + canonicalText(press(modifiers, key.name));
       if (besides.has(where.place(chord))) continue;
       const letter = initials.has(key.name) ? key.name : null;
-      const distance = (from ? between(from, key) : 4) + differing - (letter ? 1.5 : 0);
+      const distance = (from ? keyDistance(from, key) : 4) + differing - (letter ? 1.5 : 0);
       found.push({ chord, distance, letter });
     }
   }
@@ -69,9 +70,4 @@ const differingModifiers = (a: readonly Modifier[], b: ReadonlySet<Modifier>): n
 
 function keyNamed({ keyboard }: Where, name: string): Key | undefined {
   return keyboard.keys.find((key) => key.name === name);
-}
-
-/** Distance between the middles of two keys, in key units. */
-function between(a: Key, b: Key): number {
-  return Math.hypot(a.x + a.width / 2 - b.x - b.width / 2, a.y + a.height / 2 - b.y - b.height / 2);
 }

@@ -1,0 +1,292 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { buildAdvisor } from '../advice/advisor';
+import { buildClashIndex, findClashes, programFacts } from '../clash/clashIndex';
+import { verdict } from '../clash/verdict';
+import { whereOf } from '../keyboard/where';
+import { bindingsOf, type Keymap, keymapOf } from '../keymap/keymap';
+import { applyTicket, invertTicket } from '../keymap/ticket';
+import { type Command, DEFAULT_FORMS, DEFAULT_RULES, KINDS, type Program } from '../program/program';
+import { anyKeymap, CHORDS, here, sampleProgram } from '../testing/sampleProgram';
+import { transfer } from './transfer';
+import type { Choice, TransferRules, TransferTask } from './transferTypes';
+import { translateKeys } from './translateKeys';
+
+const RULES: TransferRules = { kinds: KINDS, onlyEmpty: false, preferEasier: false, besides: false };
+const ids = sampleProgram.commands.map((one) => one.id);
+const commands = new Map(sampleProgram.commands.map((one) => [one.id, one]));
+const advisor = buildAdvisor(programFacts(sampleProgram), here, 'left', []);
+
+function taskOf(given: Partial<TransferTask> & Pick<TransferTask, 'keymap' | 'theirKeys'>): TransferTask {
+  return {
+    advisor,
+    theirCommands: commands,
+    pairs: ids.map((id) => ({ mine: id, theirs: id })),
+    rules: RULES,
+    choices: new Map(),
+    instead: new Map(),
+    settled: new Map(),
+    usesOf: () => 1,
+    ...given,
+  };
+}
+
+const anyChoice: fc.Arbitrary<Choice> = fc.oneof(
+  fc.constant<Choice>({ kind: 'take' }),
+  fc.constant<Choice>({ kind: 'keep' }),
+  fc.subarray(CHORDS, { maxLength: 2 }).map((chords): Choice => ({ kind: 'other', chords })),
+);
+const anyTask: fc.Arbitrary<TransferTask> = fc
+  .record({
+    keymap: anyKeymap,
+    theirKeys: anyKeymap,
+    others: fc.shuffledSubarray(ids),
+    rules: fc.record({
+      kinds: fc.subarray([...KINDS]),
+      onlyEmpty: fc.boolean(),
+      preferEasier: fc.boolean(),
+      besides: fc.boolean(),
+    }),
+    choices: fc.array(fc.tuple(fc.constantFrom(...ids), anyChoice), { maxLength: 3 }),
+    instead: fc.array(fc.tuple(fc.constantFrom(...ids), fc.constantFrom(null, ...CHORDS)), { maxLength: 3 }),
+    uses: fc.array(fc.nat(50), { minLength: ids.length, maxLength: ids.length }),
+  })
+  .map(({ keymap, theirKeys, others, rules, choices, instead, uses }) =>
+    taskOf({
+      keymap,
+      theirKeys,
+      // Counterparts need not be of one name.
+      pairs: others.map((theirs, i) => ({ mine: ids[i] as string, theirs })),
+      rules,
+      choices: new Map(choices),
+      instead: new Map(instead),
+      usesOf: (command: Command) => uses[ids.indexOf(command.id)] ?? 0,
+    }),
+  );
+
+const clashesIn = (keymap: Keymap): string[] =>
+  findClashes(buildClashIndex(advisor.facts, keymap, here.place)).map((one) => one.chord);
+const runs = { numRuns: 600 };
+
+describe('a transfer', () => {
+  it('never touches a keeper, whatever is chosen', () => {
+    fc.assert(
+      fc.property(anyTask, (task) => {
+        const { keymap } = transfer(task, 'x');
+        for (const [id, list] of task.keymap.bindings)
+          for (const one of list) if (one.keeper) expect(bindingsOf(keymap, id)).toContainEqual(one);
+      }),
+      runs,
+    );
+  });
+
+  it('never makes a clash', () => {
+    fc.assert(
+      fc.property(anyTask, (task) => {
+        const before = new Set(clashesIn(task.keymap));
+        expect(clashesIn(transfer(task, 'x').keymap).filter((one) => !before.has(one))).toEqual([]);
+      }),
+      runs,
+    );
+  });
+
+  it('has a ticket that leads there, and an inverse that restores the keymap exactly', () => {
+    fc.assert(
+      fc.property(anyTask, (task) => {
+        const { ticket, keymap } = transfer(task, 'x');
+        if (!ticket) {
+          expect(keymap.bindings).toEqual(task.keymap.bindings);
+          return;
+        }
+        const after = applyTicket(task.keymap, ticket);
+        expect(after.bindings).toEqual(new Map([...keymap.bindings]));
+        const back = applyTicket(after, invertTicket(ticket));
+        expect(new Map([...back.bindings])).toEqual(task.keymap.bindings);
+        expect(back.spares).toEqual(task.keymap.spares);
+      }),
+      runs,
+    );
+  });
+
+  it('is the identity when both keymaps already agree', () => {
+    fc.assert(
+      fc.property(anyKeymap, fc.boolean(), (keymap, besides) => {
+        const done = transfer(taskOf({ keymap, theirKeys: keymap, rules: { ...RULES, besides } }), 'x');
+        expect(done.ticket).toBeNull();
+        expect(done.lines.every((line) => line.choice === 'same')).toBe(true);
+      }),
+      runs,
+    );
+  });
+
+  it('takes what it says it takes, and says of every key it could not have why', () => {
+    fc.assert(
+      fc.property(anyTask, (task) => {
+        const done = transfer(task, 'x');
+        const places = (id: string) => bindingsOf(done.keymap, id).map((one) => here.place(one.chord));
+        for (const line of done.lines) {
+          const missed = line.missed.map((one) => here.place(one.chord));
+          if (line.choice === 'take')
+            for (const chord of line.theirKeys.map(here.place))
+              expect(places(line.mine.id).includes(chord) || missed.includes(chord)).toBe(true);
+          if (line.choice === 'same') expect(line.after).toEqual(line.before);
+        }
+        for (const { command, instead } of done.knockOns)
+          if (instead !== null) expect(places(command.id)).toContain(here.place(instead));
+      }),
+      runs,
+    );
+  });
+});
+
+const program: Program = {
+  name: 'Plates',
+  version: '1',
+  contexts: [{ id: 'everywhere', name: 'everywhere', parent: null }],
+  rules: {
+    ...DEFAULT_RULES,
+    turns: [['Tools']],
+    forms: { ...DEFAULT_FORMS, 'menu item': ['bare', 'named', 'modified'] },
+  },
+  commands: ['wash', 'soften', 'turn', 'relief', 'trim', 'undo', 'fix'].map((id) => ({
+    id,
+    name: id[0]?.toUpperCase() + id.slice(1),
+    kind: 'menu item',
+    path: ['Work'],
+    context: 'everywhere',
+  })),
+};
+const plates = buildAdvisor(programFacts(program), here, 'left', []);
+const plate = (rows: Parameters<typeof keymapOf>[0], spares: string[] = []) => keymapOf(rows, spares);
+const plateTask = (given: Partial<TransferTask> & Pick<TransferTask, 'keymap' | 'theirKeys'>): TransferTask =>
+  taskOf({
+    advisor: plates,
+    theirCommands: plates.facts.commands,
+    pairs: program.commands.map(({ id }) => ({ mine: id, theirs: id })),
+    ...given,
+  });
+
+describe('knock-on changes', () => {
+  const keymap = plate(
+    [
+      ['wash', 'W'],
+      ['soften', 'A'],
+      ['turn', 'Mod+F2'],
+      ['relief', 'H'],
+      ['undo', 'Mod+Z', true],
+    ],
+    ['relief'],
+  );
+
+  it('give the closest free keys, none to a spare', () => {
+    const theirKeys = plate([
+      ['wash', 'A'],
+      ['turn', 'H'],
+    ]);
+    const { knockOns, keymap: after } = transfer(plateTask({ keymap, theirKeys }), 'x');
+    expect(knockOns.map((one) => [one.command.id, one.lost, one.to, one.reason])).toEqual([
+      ['soften', ['A'], ['wash'], 'closest'],
+      ['relief', ['H'], ['turn'], 'spare'],
+    ]);
+    expect(bindingsOf(after, 'wash')).toEqual([{ chord: 'A' }]);
+    // Next to A, and the letter of its name.
+    expect(knockOns[0]?.instead).toBe('S');
+    expect(bindingsOf(after, 'relief')).toEqual([]);
+  });
+
+  it('are planned together: two who lose neighbors do not get one key', () => {
+    const theirKeys = plate([
+      ['trim', 'A'],
+      ['fix', 'W'],
+    ]);
+    const { knockOns, keymap: after } = transfer(plateTask({ keymap, theirKeys }), 'x');
+    expect(knockOns).toHaveLength(2);
+    expect(new Set(knockOns.map((one) => one.instead)).size).toBe(2);
+    const index = buildClashIndex(plates.facts, after, here.place);
+    for (const { command, instead } of knockOns)
+      expect(verdict(index, here, command, instead as string).findings.map((one) => one.kind)).toEqual([
+        'already yours',
+      ]);
+  });
+
+  it('hold to an answer given by hand, and the rest is solved again', () => {
+    const theirKeys = plate([['wash', 'A']]);
+    const answered = (chord: string | null) =>
+      transfer(plateTask({ keymap, theirKeys, instead: new Map([['soften', chord]]) }), 'x');
+    expect(bindingsOf(answered('Shift+F7').keymap, 'soften')).toEqual([{ chord: 'Shift+F7' }]);
+    expect(bindingsOf(answered(null).keymap, 'soften')).toEqual([]);
+    const lost = answered('H');
+    expect(lost.lostAnswers).toEqual(['soften']);
+    expect(bindingsOf(lost.keymap, 'soften')).not.toContainEqual({ chord: 'H' });
+  });
+});
+
+describe('the lines of a transfer', () => {
+  const keymap = plate([
+    ['wash', 'W'],
+    ['soften', 'A'],
+    ['undo', 'Mod+Z', true],
+    ['fix', 'F7'],
+  ]);
+  const reasonFor = (theirs: Parameters<typeof keymapOf>[0], id: string, more: Partial<TransferTask> = {}) => {
+    const line = transfer(plateTask({ keymap, theirKeys: plate(theirs), ...more }), 'x').lines.find(
+      (one) => one.mine.id === id,
+    );
+    return [line?.choice, line?.reason.kind];
+  };
+
+  it('say why keys stay', () => {
+    expect(reasonFor([['undo', 'Mod+Y']], 'undo')).toEqual(['keep', 'keeper']);
+    expect(reasonFor([['wash', 'Mod+Z']], 'wash')).toEqual(['keep', 'in the way']);
+    expect(reasonFor([['wash', 'Mod+Alt+Shift+P']], 'wash', { rules: { ...RULES, preferEasier: true } })).toEqual([
+      'keep',
+      'easier',
+    ]);
+    expect(reasonFor([['wash', 'A']], 'wash', { rules: { ...RULES, onlyEmpty: true } })).toEqual(['keep', 'has keys']);
+    expect(reasonFor([['wash', 'A']], 'wash', { rules: { ...RULES, kinds: ['tool'] } })).toEqual([
+      'keep',
+      'kind left out',
+    ]);
+    expect(reasonFor([['wash', 'Alt+Tab']], 'wash')).toEqual(['keep', 'in the way']);
+    expect(reasonFor([['wash', 'A']], 'wash', { choices: new Map([['soften', { kind: 'keep' }]]) })).toEqual([
+      'keep',
+      'in the way',
+    ]);
+  });
+
+  it('give keys that two want to the one used more', () => {
+    const theirKeys = plate([
+      ['trim', 'Q'],
+      ['fix', 'Q'],
+    ]);
+    const done = transfer(plateTask({ keymap, theirKeys, usesOf: (one) => (one.id === 'fix' ? 9 : 1) }), 'x');
+    expect(bindingsOf(done.keymap, 'fix')).toEqual([{ chord: 'Q' }]);
+    expect(done.lines.find((one) => one.mine.id === 'trim')?.missed[0]?.way).toMatchObject({
+      kind: 'wanted more by',
+      command: { id: 'fix' },
+    });
+  });
+
+  it('leave keys settled outside as they are, and take theirs from others', () => {
+    const settled = new Map([['wash', [{ chord: 'A' }]]]);
+    const done = transfer(plateTask({ keymap, theirKeys: plate([['wash', 'W']]), settled }), 'x');
+    expect(bindingsOf(done.keymap, 'wash')).toEqual([{ chord: 'A' }]);
+  });
+});
+
+describe('keys made elsewhere', () => {
+  const mac = whereOf(here.keyboard.choice, 'mac');
+  const german = whereOf({ shape: 'iso', size: 'full', layout: 'de' }, 'windows');
+
+  it('are translated between desktops and keyboards, and back', () => {
+    expect(translateKeys('Ctrl+K', { where: mac, move: 'letters' }, here)).toBe('Meta+K');
+    expect(translateKeys('Mod+Alt+K', { where: mac, move: 'letters' }, here)).toBe('Mod+Alt+K');
+    expect(translateKeys('Mod+Z', { where: here, move: 'positions' }, german)).toBe('Mod+Y');
+    fc.assert(
+      fc.property(fc.constantFrom('Ctrl+K', 'Mod+Ctrl+A', 'hold:Ctrl', 'Mod+Alt+Shift+P', 'F5'), (chord) => {
+        const there = translateKeys(chord, { where: mac, move: 'letters' }, here);
+        expect(translateKeys(there, { where: here, move: 'letters' }, mac)).toBe(chord);
+      }),
+    );
+  });
+});
