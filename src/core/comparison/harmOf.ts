@@ -1,0 +1,44 @@
+import { type Meaning, meaningsIn } from '../counterpart/meanings';
+import type { Command } from '../program/program';
+
+/** What pressing the keys of a command by mistake does, the worst first. */
+export const HARMS = ['loses work', 'changes the picture', 'changes a tool', 'changes the view'] as const;
+export type Harm = (typeof HARMS)[number];
+
+const LOSES: ReadonlySet<Meaning> = new Set([
+  'make=gone',
+  'flatten',
+  'merge',
+  'join=merge',
+  'revert',
+  'close',
+  'quit',
+  'cut',
+  'crop',
+  'trim',
+  'apply',
+]);
+const VIEWS: ReadonlySet<Meaning> = new Set(
+  'view zoom fit actualsize fullscreen hidepanels ruler grid guide snap proof gamut clipwarn pan beforeafter newview splitview panel settings info histogram navigator search shortcut help open print history'.split(
+    ' ',
+  ),
+);
+const known = new Map<string, Harm>();
+
+/** How much harm a command does when it is called by mistake: by its kind, and by what its name says. */
+export function harmOf({ kind, name, path }: Command): Harm {
+  if (kind === 'panel' || kind === 'held action') return 'changes the view';
+  if (kind === 'tool' || kind === 'value') return 'changes a tool';
+  const id = `${path.join('›')}›${name}`;
+  let harm = known.get(id);
+  if (!harm) {
+    if (known.size > 20_000) known.clear();
+    const own = meaningsIn(name);
+    if (own.some((one) => LOSES.has(one))) harm = 'loses work';
+    else if (own.some((one) => VIEWS.has(one)) || path.flatMap(meaningsIn).some((one) => one === 'view'))
+      harm = 'changes the view';
+    else harm = own.includes('selection') || own.includes('store=save') ? 'changes a tool' : 'changes the picture';
+    known.set(id, harm);
+  }
+  return harm;
+}
