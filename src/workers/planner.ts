@@ -10,6 +10,7 @@ import { whereOf } from '../core/keyboard/where';
 import { keymapOf, type Row } from '../core/keymap/keymap';
 import type { CommandId, Program } from '../core/program/program';
 import type { Hand } from '../core/reach/hand';
+import { nowAndThen } from './nowAndThen';
 
 /** What a plan is made for besides the wishes: told once, and again when it changes. */
 export type Ground = {
@@ -26,8 +27,6 @@ export type Task = {
   readonly list: WishList;
   readonly uses: Readonly<Record<CommandId, number>>;
 };
-/** How often, in ms, it says how far it is. */
-const SAY_EVERY = 50;
 
 let advisor: Advisor | null = null;
 let index: ClashIndex | null = null;
@@ -43,7 +42,7 @@ const planner = {
   plan({ list, uses }: Task, onProgress: (part: number) => void): { readonly plan: Plan; readonly ms: number } {
     if (!advisor || !index) throw new Error('The planner has not been told what to plan for.');
     const start = performance.now();
-    let said = start;
+    const say = nowAndThen(onProgress);
     const { keymap } = index;
     const told = new Map(Object.entries(uses));
     const plan = planWishes(
@@ -51,13 +50,7 @@ const planner = {
       index,
       list,
       (command) => usesOf(command, told, keymap.spares.has(command.id)),
-      (done, of) => {
-        if (performance.now() - said > SAY_EVERY) {
-          said = performance.now();
-          onProgress(done / of);
-        }
-        return true;
-      },
+      (done, of) => say(done / of),
     );
     if (!plan) throw new Error('There is no plan.');
     return { plan, ms: performance.now() - start };

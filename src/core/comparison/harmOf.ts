@@ -5,19 +5,10 @@ import type { Command } from '../program/program';
 export const HARMS = ['loses work', 'changes the picture', 'changes a tool', 'changes the view'] as const;
 export type Harm = (typeof HARMS)[number];
 
-const LOSES: ReadonlySet<Meaning> = new Set([
-  'make=gone',
-  'flatten',
-  'merge',
-  'join=merge',
-  'revert',
-  'close',
-  'quit',
-  'cut',
-  'crop',
-  'trim',
-  'apply',
-]);
+const LOSES: ReadonlySet<Meaning> = new Set(['make=gone', 'flatten', 'merge', 'join=merge', 'revert', 'crop', 'apply']);
+/** These lose work only where they are about the picture as a whole: a tear is closed, a seam is trimmed. */
+const LOSES_WHOLE: ReadonlySet<Meaning> = new Set(['close', 'quit', 'cut', 'trim']);
+const WHOLE = /^(?:picture|all=all|view\.window|selection|layer)/;
 const VIEWS: ReadonlySet<Meaning> = new Set(
   'view zoom fit actualsize fullscreen hidepanels ruler grid guide snap proof gamut clipwarn pan beforeafter newview splitview panel settings info histogram navigator search shortcut help open print history'.split(
     ' ',
@@ -34,7 +25,8 @@ export function harmOf({ kind, name, path }: Command): Harm {
   if (!harm) {
     if (known.size > 20_000) known.clear();
     const own = meaningsIn(name);
-    if (own.some((one) => LOSES.has(one))) harm = 'loses work';
+    const whole = own.every((one) => LOSES_WHOLE.has(one) || WHOLE.test(one));
+    if (own.some((one) => LOSES.has(one) || (whole && LOSES_WHOLE.has(one)))) harm = 'loses work';
     else if (own.some((one) => VIEWS.has(one)) || path.flatMap(meaningsIn).some((one) => one === 'view'))
       harm = 'changes the view';
     else harm = own.includes('selection') || own.includes('store=save') ? 'changes a tool' : 'changes the picture';

@@ -37,7 +37,8 @@ export function judgePairs(
   const rivalry = (list: readonly Pair[], own: Pair): number => {
     let most = 0;
     for (const other of list) {
-      if (other === own) continue;
+      // Of one name there are only others of that name to be mistaken for.
+      if (other === own || (own.likeness.same && !other.likeness.same)) continue;
       const taken = (other.row === own.row ? figureOfColumn[other.column] : figureOfRow[other.row]) as number;
       most = Math.max(most, taken > other.figure + AHEAD ? other.figure - TAKEN : other.figure);
     }
@@ -63,7 +64,7 @@ function isSure({ figure, strange, likeness, keys }: Pair, rival: number, a: Com
   if (likeness.opposed || kindsFit(a.kind, b.kind) < 0.95) return false;
   if (keys === 'convention' && figure - rival >= AHEAD) return true;
   const words = Math.min(splitName(a.name).length, splitName(b.name).length);
-  if (likeness.same) return rival < 1 && (strange === 0 || words > 1);
+  if (likeness.same) return figure - rival >= AHEAD / 2 && (strange === 0 || words > 1);
   // A word alone says too little where the menus say otherwise.
   if (strange > 0) return words > 1 && figure >= SURE_STRANGE && figure - rival >= 2 * AHEAD;
   return figure >= SURE && figure - rival >= AHEAD;

@@ -57,3 +57,19 @@ function both(all: readonly Said[]): Said[] {
       : [one, { program: one.other, command: one.counterpart, other: one.program, counterpart: one.command }],
   );
 }
+
+/**
+ * What is said after somebody has said something more: in place of whatever was said of either command between these two
+ * programs before. Undefined only forgets.
+ */
+export function withSaid(
+  all: readonly Said[],
+  { program, command, other }: Omit<Said, 'counterpart'>,
+  counterpart: CommandId | null | undefined,
+): Said[] {
+  const of = (one: Said, p: string, id: CommandId | null | undefined, q: string): boolean =>
+    (one.program === p && one.command === id && one.other === q) ||
+    (one.program === q && one.other === p && one.counterpart !== null && one.counterpart === id);
+  const left = all.filter((one) => !of(one, program, command, other) && !of(one, other, counterpart, program));
+  return counterpart === undefined ? left : [...left, { program, command, other, counterpart }];
+}

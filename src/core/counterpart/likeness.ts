@@ -36,8 +36,9 @@ export type Vocabulary = {
 /** A meaning that is the same only in general counts for so much; one that only the menu says, for so much. */
 export const IN_GENERAL = 0.75;
 export const BY_MENU = 0.8;
-/** The most that names in other words are alike. */
-const OTHER_WORDS = 0.96;
+/** The most that names are alike by themselves, so that menus can still tell; names in other words are less. */
+const SAME_NAME = 0.97;
+const OTHER_WORDS = 0.95;
 /** Of the figure of two names, so much is left when they say opposite things. */
 const OPPOSED = 0.25;
 /** The axis of showing and hiding: a command that does the one often does the other, too. */
@@ -127,7 +128,7 @@ export function likeness(vocabulary: Vocabulary, a: Numbered, b: Numbered): Like
   const against = opposition === 2 || (opposition === 1 && conceptPart < 0.95);
   const said = 0.92 * conceptPart;
   const more = Math.max(name, said);
-  let figure = Math.min(same ? 1 : OTHER_WORDS, more + 0.3 * (1 - more) * Math.min(name, said));
+  let figure = Math.min(same ? SAME_NAME : OTHER_WORDS, more + 0.3 * (1 - more) * Math.min(name, said));
   if (against) figure *= OPPOSED;
   figure *= kindsFit(a.reading.command.kind, b.reading.command.kind);
   if (figure > 0.3) figure += (1 - figure) * 0.08 * figure * menuPart(vocabulary, a, b);

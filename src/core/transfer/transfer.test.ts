@@ -8,6 +8,7 @@ import { bindingsOf, type Keymap, keymapOf } from '../keymap/keymap';
 import { applyTicket, invertTicket } from '../keymap/ticket';
 import { type Command, DEFAULT_FORMS, DEFAULT_RULES, KINDS, type Program } from '../program/program';
 import { anyKeymap, CHORDS, here, sampleProgram } from '../testing/sampleProgram';
+import { deriveAgain } from './deriveAgain';
 import { transfer } from './transfer';
 import type { Choice, TransferRules, TransferTask } from './transferTypes';
 import { translateKeys } from './translateKeys';
@@ -288,5 +289,50 @@ describe('keys made elsewhere', () => {
         expect(translateKeys(there, { where: here, move: 'letters' }, mac)).toBe(chord);
       }),
     );
+  });
+});
+
+describe('deriving again', () => {
+  it('leaves corrections exactly as they are, touches no keeper and makes no clash, whatever has changed there', () => {
+    fc.assert(
+      fc.property(anyTask, anyKeymap, anyKeymap, (task, derived, theirsThen) => {
+        const { transfer: done, corrected } = deriveAgain(task, derived, theirsThen, 'x');
+        for (const id of corrected) expect(bindingsOf(done.keymap, id)).toEqual(bindingsOf(task.keymap, id));
+        const before = new Set(clashesIn(task.keymap));
+        expect(clashesIn(done.keymap).filter((one) => !before.has(one))).toEqual([]);
+      }),
+      runs,
+    );
+  });
+
+  it('changes nothing where nothing has changed there, and brings what has', () => {
+    fc.assert(
+      fc.property(anyTask, anyKeymap, (task, derived) => {
+        const { ticket } = deriveAgain({ ...task, instead: new Map() }, derived, task.theirKeys, 'x').transfer;
+        expect(ticket).toBeNull();
+      }),
+      runs,
+    );
+    const derived = plate([['wash', 'A']]);
+    const now = plate([
+      ['wash', 'A'],
+      ['fix', 'Shift+X'],
+    ]);
+    const again = deriveAgain(
+      plateTask({
+        keymap: now,
+        theirKeys: plate([
+          ['wash', 'A'],
+          ['turn', 'H'],
+          ['fix', 'F'],
+        ]),
+      }),
+      derived,
+      plate([['wash', 'A']]),
+      'x',
+    );
+    expect(again.corrected).toEqual(['fix']);
+    expect(again.changedThere).toEqual(['turn', 'fix']);
+    expect(again.transfer.ticket?.changes.map((one) => [one.command, one.after[0]?.chord])).toEqual([['turn', 'H']]);
   });
 });

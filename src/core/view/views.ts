@@ -1,10 +1,12 @@
 import type { Elsewhere } from '../advice/advisor';
 import type { WishList } from '../advice/wishList';
 import type { ChordText } from '../chord/chord';
+import type { Said } from '../counterpart/knownPairs';
 import type { Row } from '../keymap/keymap';
 import type { Change, Ticket } from '../keymap/ticket';
 import type { CommandId, Program } from '../program/program';
 import type { Reading } from '../reading/readCommandList';
+import type { Derivation, MatchPlan } from '../transfer/matchPlan';
 
 /** What the server hands to the screens. Plain data, so that it can cross the wire. */
 
@@ -45,6 +47,27 @@ export type AdviceView = {
 };
 /** The wish list of a keymap with all it is planned from; null where none was made yet. */
 export type WishesView = AdviceView & { readonly view: KeymapView; readonly list: WishList | null };
+
+/** A keymap and the one it is to feel like; null for that where there is no other program. */
+export type MatchView = {
+  readonly view: KeymapView;
+  readonly theirs: KeymapView | null;
+  readonly said: readonly Said[];
+  /** The names of programs by their addresses. */
+  readonly programNames: Readonly<Record<string, string>>;
+  /** Uses a day as told, here and there. */
+  readonly uses: Readonly<Record<CommandId, number>>;
+  readonly usesThere: Readonly<Record<CommandId, number>>;
+  readonly plan: MatchPlan | null;
+  /** Where the keymap was derived from the other. */
+  readonly derivation: Derivation | null;
+};
+/** Several keymaps to be compared at once, and what was said of counterparts. */
+export type ProgramsView = Pick<MatchView, 'said' | 'programNames'> & {
+  readonly views: readonly KeymapView[];
+  /** Uses a day as told, for each of them. */
+  readonly uses: readonly Readonly<Record<CommandId, number>>[];
+};
 
 /** A keymap as the Shelf lists it. */
 export type KeymapSummary = {

@@ -2,6 +2,7 @@ import type { Sequelize, Transaction } from 'sequelize';
 import { firstTables } from './001-first-tables';
 import { marksAndRules } from './002-marks-and-rules';
 import { advice } from './003-advice';
+import { match } from './004-match';
 
 /** One step of the database's shape. Never edited once released; a new step is added at the end instead. */
 export type Migration = {
@@ -9,4 +10,4 @@ export type Migration = {
   readonly up: (sequelize: Sequelize, transaction: Transaction) => Promise<void>;
 };
 
-export const migrations: readonly Migration[] = [firstTables, marksAndRules, advice];
+export const migrations: readonly Migration[] = [firstTables, marksAndRules, advice, match];

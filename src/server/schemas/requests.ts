@@ -5,10 +5,12 @@ import { DESKTOPS } from '../../core/desktop/desktopKeys';
 import { MOST_USES } from '../../core/effort/uses';
 import { SHAPES, SIZES } from '../../core/keyboard/keyboard';
 import { LAYOUTS } from '../../core/keyboard/layouts';
+import { MOVES } from '../../core/keyboard/moveKeyboard';
 import type { Ticket } from '../../core/keymap/ticket';
-import type { Program } from '../../core/program/program';
+import { KINDS, type Program } from '../../core/program/program';
 import { HANDS } from '../../core/reach/hand';
 import { LAMPS, SCREEN_NOTATIONS, type Settings, TEXT_SIZES } from '../../core/settings/settings';
+import type { Derivation, MatchPlan } from '../../core/transfer/matchPlan';
 import { Problem } from '../problem';
 import { check, chord, commandId, keymapName, owner, programFacts, revision, ticket } from './schemas';
 
@@ -114,6 +116,95 @@ export const usesBody = (body: Body) =>
     }),
     body,
     'These counts',
+  );
+
+const keymapNumber = Joi.number().integer().min(1);
+const choice = Joi.alternatives(
+  Joi.object({ kind: Joi.string().valid('take', 'keep').required() }),
+  Joi.object({ kind: Joi.string().valid('other').required(), chords: Joi.array().items(chord).max(20).required() }),
+);
+const matchPlan = Joi.object({
+  rules: Joi.object({
+    kinds: Joi.array()
+      .items(Joi.string().valid(...KINDS))
+      .unique()
+      .required(),
+    onlyEmpty: Joi.boolean().required(),
+    preferEasier: Joi.boolean().required(),
+    besides: Joi.boolean().required(),
+  }).required(),
+  choices: Joi.array().items(Joi.array().ordered(commandId.required(), choice.required())).max(20_000).required(),
+  instead: Joi.array()
+    .items(Joi.array().ordered(commandId.required(), chord.allow(null).required()))
+    .max(20_000)
+    .required(),
+  madeOn: Joi.object({
+    ...onKeyboard(),
+    desktop: Joi.string()
+      .valid(...DESKTOPS)
+      .required(),
+    move: Joi.string()
+      .valid(...MOVES)
+      .required(),
+  })
+    .allow(null)
+    .required(),
+});
+function onKeyboard() {
+  return {
+    shape: Joi.string()
+      .valid(...SHAPES)
+      .required(),
+    size: Joi.string()
+      .valid(...SIZES)
+      .required(),
+    layout: Joi.string()
+      .valid(...LAYOUTS.map((one) => one.id))
+      .required(),
+  };
+}
+const rows = Joi.array()
+  .items(Joi.array().ordered(commandId.required(), chord.required(), Joi.boolean(), Joi.string().max(120)))
+  .max(100_000);
+
+export const matchBody = (body: Body) =>
+  check<{ source: number; plan: MatchPlan }>(
+    Joi.object({ source: keymapNumber.required(), plan: matchPlan.required() }),
+    body,
+    'This match',
+  );
+
+/** What is said of a command's counterpart; null that it has none; left out, that what was said is to be forgotten. */
+export const counterpartBody = (body: Body) =>
+  check<{ program: string; command: string; other: string; counterpart?: string | null }>(
+    Joi.object({
+      program: commandId.required(),
+      command: commandId.required(),
+      other: commandId.required(),
+      counterpart: commandId.allow(null),
+    }),
+    body,
+    'This counterpart',
+  );
+
+export const deriveBody = (body: Body) =>
+  check<{ name: string; owner: string; source: number; ticket: Ticket | null; plan: MatchPlan }>(
+    Joi.object({
+      name: keymapName.required(),
+      owner: owner.default(''),
+      source: keymapNumber.required(),
+      ticket: ticket.allow(null).required(),
+      plan: matchPlan.required(),
+    }),
+    body,
+    'This keymap',
+  );
+
+export const derivationBody = (body: Body) =>
+  check<Derivation>(
+    Joi.object({ plan: matchPlan.required(), derived: rows.required(), theirs: rows.required() }),
+    body,
+    'This derivation',
   );
 
 /** A keymap's number from an address. */

@@ -96,7 +96,8 @@ export function editKeymap(id: number, revision: number, ticket: Ticket): Promis
   });
 }
 
-async function refuseUnknown(row: KeymapRow, ticket: Ticket, transaction: Transaction): Promise<void> {
+/** Refuses a ticket that names unknown commands, or gives keys that the program does not take. @throws Problem */
+export async function refuseUnknown(row: KeymapRow, ticket: Ticket, transaction: Transaction): Promise<void> {
   const known = new Map(
     (
       await select<{ command: string; kind: Kind }>(

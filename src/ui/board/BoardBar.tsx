@@ -61,7 +61,13 @@ export const BoardBar = memo(function BoardBar(props: Props) {
     <header className="bar">
       <h1>{programName}</h1>
       <span className="soft">keymap</span>
-      <KeymapPicker label={state.name} links={all} program={programSlug} keymap={state.slug} screen="board" />
+      <KeymapPicker
+        label={state.name}
+        links={all}
+        program={programSlug}
+        keymap={state.slug}
+        to={(program, keymap) => `/board/${program}/${keymap}`}
+      />
       <DraftPill state={state} changes={changes} />
       <span className="push" />
       <button

@@ -12,18 +12,21 @@ type Props = {
   readonly links: readonly KeymapLink[];
   readonly program: string;
   readonly keymap: string;
-  readonly screen: 'board' | 'sheets' | 'wishes';
+  /** What is picked, for those who listen. */
+  readonly says?: string;
+  /** The address that a keymap leads to. */
+  readonly to: (program: string, keymap: string) => string;
 };
 
 /** Switches to another keymap of any program. */
-export function KeymapPicker({ label, links, program, keymap, screen }: Props) {
+export function KeymapPicker({ label, links, program, keymap, says = 'Keymap', to }: Props) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const router = useRouter();
   const programs = [...new Set(links.map((link) => link.program))];
   return (
     <>
       <button type="button" className="pill" aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
-        <span className="hidden">Keymap: </span>
+        <span className="hidden">{says}: </span>
         {label} <span aria-hidden="true">▾</span>
       </button>
       {anchor !== null && (
@@ -40,7 +43,7 @@ export function KeymapPicker({ label, links, program, keymap, screen }: Props) {
                   selected={one === program && link.keymap === keymap}
                   onClick={() => {
                     setAnchor(null);
-                    router.push(`/${screen}/${one}/${link.keymap}`);
+                    router.push(to(one, link.keymap));
                   }}
                 >
                   {link.name}

@@ -82,7 +82,7 @@ export function Sheets({ view, links, initial, today }: Props) {
           links={links}
           program={programSlug}
           keymap={draft.state.slug}
-          screen="sheets"
+          to={(program, keymap) => `/sheets/${program}/${keymap}`}
         />
         <span className="soft" role="status">
           {counted(count, 'shortcut')} on {counted(layout.pages.length, 'page')}

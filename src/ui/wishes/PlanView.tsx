@@ -69,13 +69,13 @@ export function PlanView({ facts, keymap, list, planning, fresh, locked, onChang
       </div>
     );
   }
-  const plan = made?.plan;
+  const plan = made?.answer.plan;
   const changed = plan?.lines.filter((line) => line.before?.chord !== line.after?.chord) ?? [];
   const wished = changed.filter((line) => line.role === 'wish');
   return (
     <>
       <div className={styles.planHead}>
-        <p role="status" className={styles.planStatus} data-ms={fresh ? made?.ms : undefined}>
+        <p role="status" className={styles.planStatus} data-ms={fresh ? made?.answer.ms : undefined}>
           {state === 'failed'
             ? 'The plan could not be made.'
             : state === 'cancelled'
@@ -84,7 +84,7 @@ export function PlanView({ facts, keymap, list, planning, fresh, locked, onChang
                 ? planWords(plan, wished.length, list.wishes.length)
                 : 'Planning…'}
         </p>
-        {state === 'planning' && late && (
+        {state === 'working' && late && (
           <>
             <progress aria-label="Planning" value={part} max={1} />
             <Button variant="text" onClick={planning.cancel}>

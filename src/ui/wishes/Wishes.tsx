@@ -68,7 +68,7 @@ export function Wishes({ wishes, links, initialShown }: Props) {
     [draft.keymap, list, uses],
   );
   const planning = usePlan(ground, task);
-  const fresh = planning.made?.task === task ? planning.made : null;
+  const fresh = planning.made?.task === task ? planning.made.answer : null;
 
   const store = useStore(draft.state.id);
   const change = useCallback((values: Partial<WishList>): void => setList((now) => ({ ...now, ...values })), []);
@@ -134,7 +134,13 @@ export function Wishes({ wishes, links, initialShown }: Props) {
       <header className="bar">
         <h1>{program.name}</h1>
         <span className="soft">wish list for</span>
-        <KeymapPicker label={state.name} links={links} program={programSlug} keymap={state.slug} screen="wishes" />
+        <KeymapPicker
+          label={state.name}
+          links={links}
+          program={programSlug}
+          keymap={state.slug}
+          to={(program, keymap) => `/wishes/${program}/${keymap}`}
+        />
         <DraftPill state={state} changes={changes} />
         <span className="push" />
         <button type="button" className="word" aria-disabled={state.cursor === 0} onClick={undo}>

@@ -1,0 +1,8 @@
+import { jsonBody, respond } from '@/server/respond';
+import { derivationBody, idOf } from '@/server/schemas/requests';
+import { saveDerivation } from '@/server/useCases/match';
+
+/** Remembers that a keymap was derived again. */
+export function PATCH(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
+  return respond(async () => saveDerivation(idOf((await params).id), derivationBody(await jsonBody(request))));
+}

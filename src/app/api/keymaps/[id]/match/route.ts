@@ -1,0 +1,11 @@
+import { jsonBody, respond } from '@/server/respond';
+import { idOf, matchBody } from '@/server/schemas/requests';
+import { savePlan } from '@/server/useCases/match';
+
+/** Stores what was settled of making a keymap feel like another. */
+export function PATCH(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
+  return respond(async () => {
+    const { source, plan } = matchBody(await jsonBody(request));
+    await savePlan(idOf((await params).id), source, plan);
+  });
+}

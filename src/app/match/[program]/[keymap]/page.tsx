@@ -1,0 +1,35 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { loadMatch } from '@/server/useCases/match';
+import { listLinks, noteUse, orMissing } from '@/server/useCases/screens';
+import { Match } from '@/ui/match/Match';
+import { SHOWN } from '@/ui/match/matchRows';
+import { NoOther } from '@/ui/match/NoOther';
+
+type Props = {
+  params: Promise<{ program: string; keymap: string }>;
+  searchParams: Promise<{ like?: string | string[]; show?: string | string[] }>;
+};
+
+export const metadata: Metadata = { title: 'Match' };
+
+/** A keymap and the one it is to feel like; which that is stands in the address. */
+export default async function Page({ params, searchParams }: Props) {
+  const { program, keymap } = await params;
+  const { like, show } = await searchParams;
+  const [otherProgram, otherKeymap] = typeof like === 'string' ? like.split('/') : [];
+  const other = otherProgram && otherKeymap ? { program: otherProgram, keymap: otherKeymap } : null;
+  const match = await orMissing(loadMatch(decodeURIComponent(program), decodeURIComponent(keymap), other));
+  if (!match) notFound();
+  const { theirs } = match;
+  if (!theirs) return <NoOther program={match.view.program.name} />;
+  await noteUse(match.view.draft.id);
+  return (
+    <Match
+      key={`${match.view.draft.id} ${theirs.draft.id}`}
+      match={{ ...match, theirs }}
+      links={await listLinks()}
+      initialShown={SHOWN.find((one) => one === show) ?? null}
+    />
+  );
+}

@@ -1,0 +1,26 @@
+import type { Metadata } from 'next';
+import { loadPrograms } from '@/server/useCases/match';
+import { listLinks } from '@/server/useCases/screens';
+import { CompareAll } from '@/ui/match/CompareAll';
+import { NoOther } from '@/ui/match/NoOther';
+
+type Props = { searchParams: Promise<{ with?: string | string[]; show?: string | string[] }> };
+
+export const metadata: Metadata = { title: 'Compare' };
+
+/** Several keymaps of any programs, each compared with each; which they are stands in the address. */
+export default async function Page({ searchParams }: Props) {
+  const given = await searchParams;
+  const asked = given.with === undefined ? [] : [given.with].flat();
+  const all = await loadPrograms(asked.slice(0, 6));
+  if (all.views.length < 2) return <NoOther program={all.views[0]?.program.name ?? 'Nothing'} />;
+  const key = all.views.map((one) => one.draft.id).join();
+  return (
+    <CompareAll
+      key={key}
+      all={all}
+      links={await listLinks()}
+      initialShown={given.show === 'concepts' ? 'concepts' : 'hands'}
+    />
+  );
+}

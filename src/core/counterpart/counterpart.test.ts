@@ -1,0 +1,190 @@
+import { join } from 'node:path';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { markedListsIn, measureCounterparts } from '../../../bench/counterparts';
+import type { Command, Kind } from '../program/program';
+import { describeCandidate, describeCounterpart } from './describeCandidate';
+import { findCounterparts, NO_EVIDENCE } from './findCounterparts';
+import { knownPairs, type Said, withSaid } from './knownPairs';
+import { meaningsIn } from './meanings';
+
+const lists = markedListsIn(join(import.meta.dirname, '../../../bench/counterparts'));
+
+const command = (name: string, menu = '', kind: Kind = 'menu item'): Command => ({
+  id: `${menu}/${name}`,
+  name,
+  kind,
+  path: menu === '' ? [] : [menu],
+  context: 'everywhere',
+});
+const found = (left: readonly Command[], right: readonly Command[], evidence = NO_EVIDENCE) =>
+  (findCounterparts(left, right, evidence) ?? []).map((one) => [one.command, one.confidence, one.counterpart] as const);
+const only = (a: string, b: string) => found([command(a)], [command(b)])[0]?.[1];
+
+describe('counterparts', () => {
+  it.each(lists.map((one) => [one.name, one] as const))(
+    'are right where they are sure, and mostly found: %s',
+    (_, marked) => {
+      for (const side of [marked.left, marked.right]) expect(side.length).toBeGreaterThanOrEqual(150);
+      const said = measureCounterparts(marked);
+      expect(said.sureRight).toBeGreaterThanOrEqual(0.98);
+      expect(said.found).toBeGreaterThanOrEqual(0.9);
+      // Being sure of little would be no help.
+      expect(said.surePart).toBeGreaterThan(0.7);
+    },
+  );
+
+  it('are one to one, whatever is matched, and the same the other way around', () => {
+    const all = lists.flatMap((one) => [...one.left, ...one.right]);
+    const some = fc
+      .uniqueArray(fc.nat(all.length - 1), { maxLength: 40 })
+      .map((places) => places.map((at) => ({ ...(all[at] as Command), id: `${at}` })));
+    fc.assert(
+      fc.property(some, some, (left, right) => {
+        const given = found(left, right).flatMap(([, , other]) => other ?? []);
+        expect(new Set(given).size).toBe(given.length);
+        const sure = found(left, right).filter(([, how]) => how === 'sure');
+        const back = new Set(found(right, left).flatMap(([a, how, b]) => (how === 'sure' ? `${b} ${a}` : [])));
+        expect(sure.filter(([a, , b]) => !back.has(`${a} ${b}`))).toEqual([]);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('see through other words, word order, abbreviations and dots', () => {
+    for (const [a, b] of [
+      ['Zoom in', 'Step in'],
+      ['Increase brush size', 'Larger tip'],
+      ['Rotate 90° CW', 'Turn right a quarter'],
+      ['Selection from mask', 'Mask to selection'],
+      ['Duplicate layer…', 'Layer: duplicate'],
+      ['B&W', 'Black and white…'],
+      ['Fit on screen', 'Whole page'],
+      ['Swap foreground and background', 'Exchange colors'],
+    ] as const)
+      expect([a, b, only(a, b)]).toEqual([a, b, 'sure']);
+  });
+
+  it('never take opposites for the same', () => {
+    for (const [a, b] of [
+      ['Step in', 'Step out'],
+      ['Turn left', 'Turn right'],
+      ['Mask from selection', 'Selection from mask'],
+      ['Opacity 10 %', 'Opacity 20 %'],
+      ['Larger brush', 'Smaller brush'],
+      ['Lock layer', 'Unlock layer'],
+      ['New layer', 'Delete layer'],
+      ['Flip horizontally', 'Flip vertically'],
+    ] as const)
+      expect([a, b, only(a, b)]).toEqual([a, b, 'none']);
+  });
+
+  it('tell what one word leaves open by the menus', () => {
+    const left = [
+      command('Smooth', 'Select'),
+      command('Smooth', 'Path'),
+      command('Grow', 'Select'),
+      command('Join', 'Path'),
+    ];
+    const right = [
+      command('Smooth', 'Line'),
+      command('Join', 'Line'),
+      command('Smooth', 'Choose'),
+      command('Grow', 'Choose'),
+    ];
+    expect(found(left, right).map(([, , other]) => other)).toEqual([
+      'Choose/Smooth',
+      'Line/Smooth',
+      'Choose/Grow',
+      'Line/Join',
+    ]);
+  });
+
+  it('take the keys that every program has as evidence, where the names say nothing', () => {
+    const keys = (list: Record<string, string>) => (id: string) => (list[id] ? [list[id]] : []);
+    const evidence = {
+      ...NO_EVIDENCE,
+      leftKeys: keys({ '/Undo': 'Mod+Z' }),
+      rightKeys: keys({ '/Once more not': 'Mod+Z' }),
+    };
+    expect(found([command('Undo')], [command('Once more not')], evidence)).toEqual([
+      ['/Undo', 'sure', '/Once more not'],
+    ]);
+    expect(only('Undo', 'Once more not')).toBe('none');
+  });
+
+  it('say why, in words', () => {
+    const words = (a: string, b: string) => {
+      const [one] = findCounterparts([command(a)], [command(b)]) ?? [];
+      return (one ? describeCounterpart(one) : []).map((span) => ('text' in span ? span.text : '')).join('');
+    };
+    expect(words('Levels…', 'Levels')).toBe('same name');
+    expect(words('Zoom in', 'Step in')).toBe('both mean “step in”');
+    expect(words('Undo', 'Grid')).toBe('none found');
+    const [one] = findCounterparts([command('Hand over layers')], [command('Hand over')]) ?? [];
+    const candidate = one?.candidates[0];
+    expect(candidate && describeCandidate(candidate).map((span) => ('text' in span ? span.text : ''))[0]).toMatch(
+      /^name \d+ % alike$|^both/,
+    );
+  });
+
+  it('stop when told to', () => {
+    const [{ left, right }] = lists as [(typeof lists)[number]];
+    expect(findCounterparts(left, right, NO_EVIDENCE, () => false)).toBeNull();
+  });
+});
+
+describe('what was said of counterparts', () => {
+  const a = (id: string) => ({ program: 'a', command: id, other: 'b' });
+
+  it('stands, both ways, and what was denied is not proposed again', () => {
+    const said: Said[] = [
+      { ...a('Undo'), counterpart: 'Grid' },
+      { ...a('Levels'), counterpart: null },
+    ];
+    const left = ['Undo', 'Levels', 'Curves'].map((name) => ({ ...command(name), id: name }));
+    const right = ['Grid', 'Undo', 'Levels', 'Curves'].map((name) => ({ ...command(name), id: name }));
+    const evidence = (from: string, to: string) => ({ ...NO_EVIDENCE, ...knownPairs(said, from, to, (one) => one) });
+    expect(found(left, right, evidence('a', 'b'))).toEqual([
+      ['Undo', 'sure', 'Grid'],
+      ['Levels', 'none', null],
+      ['Curves', 'sure', 'Curves'],
+    ]);
+    expect(found(right, left, evidence('b', 'a'))).toEqual([
+      ['Grid', 'sure', 'Undo'],
+      ['Undo', 'none', null],
+      ['Levels', 'none', null],
+      ['Curves', 'sure', 'Curves'],
+    ]);
+  });
+
+  it('goes by way of a third program, but never against what was said of the two', () => {
+    const third: Said[] = [
+      { program: 'a', command: 'x', other: 'c', counterpart: 'z' },
+      { program: 'b', command: 'y', other: 'c', counterpart: 'z' },
+    ];
+    const known = (said: readonly Said[]) => [...knownPairs(said, 'a', 'b', () => 'Third').known];
+    expect(known(third)).toEqual([['x', { counterpart: 'y', through: 'Third' }]]);
+    expect(known([...third, { ...a('x'), counterpart: null }])).toEqual([['x', { counterpart: null, through: null }]]);
+    expect(known([...third, { ...a('w'), counterpart: 'y' }])).toEqual([['w', { counterpart: 'y', through: null }]]);
+  });
+
+  it('is replaced by what is said later of either of the two, whichever way it is said', () => {
+    const one = withSaid([], a('x'), 'y');
+    expect(withSaid(one, a('x'), 'w')).toEqual([{ ...a('x'), counterpart: 'w' }]);
+    expect(withSaid(one, { program: 'b', command: 'y', other: 'a' }, null)).toEqual([
+      { program: 'b', command: 'y', other: 'a', counterpart: null },
+    ]);
+    expect(withSaid(one, a('v'), 'y')).toEqual([{ ...a('v'), counterpart: 'y' }]);
+    expect(withSaid(one, a('x'), undefined)).toEqual([]);
+  });
+});
+
+describe('the reading of names', () => {
+  it('finds meanings as written first, in any form of a word else', () => {
+    expect(meaningsIn('Merged copies')).toEqual(['join=merge', 'copy']);
+    expect(meaningsIn('Opacity 90 %')).toEqual(['opacity', '#90']);
+    expect(meaningsIn('Turn half')).toContain('#180');
+    expect(meaningsIn('')).toEqual([]);
+  });
+});

@@ -1,0 +1,158 @@
+'use client';
+
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useDeferredValue, useMemo, useRef, useState } from 'react';
+import { answersAlike } from '@/core/comparison/agreement';
+import { type ConceptRow, conceptTable, type PairsBetween } from '@/core/comparison/conceptTable';
+import { searchCommands } from '@/core/finder/searchCommands';
+import { buildSearchIndex } from '@/core/finder/searchIndex';
+import type { Place } from '@/core/keyboard/placeOf';
+import { bindingsOf } from '@/core/keymap/keymap';
+import { KeyCaps } from '../parts/KeyCaps';
+import type { Compared } from './CompareAll';
+import styles from './compareAll.module.css';
+
+const KEPT = ['all', 'everywhere', 'alike', 'apart', 'alone'] as const;
+type Kept = (typeof KEPT)[number];
+const WORDS: Readonly<Record<Kept, string>> = {
+  all: 'Everything',
+  everywhere: 'In all of them',
+  alike: 'On the same keys',
+  apart: 'On other keys',
+  alone: 'Only in one',
+};
+const ROW = 46;
+
+type Props = {
+  readonly compared: readonly Compared[];
+  readonly between: readonly PairsBetween[];
+  readonly place: Place;
+};
+
+/** What all the programs do as one table: a line for each thing, a column for each keymap. */
+export function ByConcept({ compared, between, place }: Props) {
+  const [query, setQuery] = useState('');
+  const [kept, setKept] = useState<Kept>('everywhere');
+  const [withKeys, setWithKeys] = useState(true);
+  const wanted = useDeferredValue(query);
+  const table = useMemo(
+    () =>
+      conceptTable(
+        compared.map((one) => one.view.program.commands),
+        between,
+      ),
+    [compared, between],
+  );
+  const keysIn = useMemo(
+    () => (row: ConceptRow) =>
+      row.commands.map((command, i) => {
+        const keymap = compared[i]?.keymap;
+        return command && keymap ? bindingsOf(keymap, command.id) : [];
+      }),
+    [compared],
+  );
+  const sets = useMemo(() => {
+    const rows = withKeys ? table.filter((row) => keysIn(row).some((one) => one.length > 0)) : table;
+    const filled = (row: ConceptRow): number => row.commands.filter((one) => one !== null).length;
+    const alike = (row: ConceptRow): boolean => {
+      const lists = keysIn(row).filter((_, i) => row.commands[i] !== null);
+      const [first, ...others] = lists;
+      return first !== undefined && others.length > 0 && others.every((one) => answersAlike(first, one, place));
+    };
+    return {
+      all: rows,
+      everywhere: rows.filter((row) => filled(row) === compared.length),
+      alike: rows.filter((row) => filled(row) > 1 && alike(row)),
+      apart: rows.filter((row) => filled(row) > 1 && !alike(row)),
+      alone: rows.filter((row) => filled(row) === 1),
+    } satisfies Record<Kept, readonly ConceptRow[]>;
+  }, [table, keysIn, withKeys, compared, place]);
+  const indexes = useMemo(() => compared.map((one) => buildSearchIndex(one.view.program.commands)), [compared]);
+  const rows = useMemo(() => {
+    if (wanted.trim() === '') return sets[kept];
+    const found = indexes.map((index) => new Set(searchCommands(index, wanted)));
+    return sets[kept].filter((row) => row.commands.some((command, i) => command && found[i]?.has(command)));
+  }, [sets, kept, wanted, indexes]);
+  const scroller = useRef<HTMLDivElement>(null);
+  const virtual = useVirtualizer({
+    count: rows.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => ROW,
+    overscan: 10,
+  });
+  const columns = { gridTemplateColumns: `repeat(${compared.length}, minmax(11rem, 1fr))` };
+  return (
+    <>
+      <div className={styles.tools}>
+        <input
+          type="search"
+          className={styles.search}
+          aria-label="Search in all programs"
+          placeholder="Search in all programs"
+          value={query}
+          onChange={(event) => setQuery(event.target.value)}
+        />
+        <div className={styles.tabs} role="group" aria-label="Which lines">
+          {KEPT.map((one) => (
+            <button key={one} type="button" className="chip" aria-pressed={kept === one} onClick={() => setKept(one)}>
+              {WORDS[one]} {sets[one].length}
+            </button>
+          ))}
+        </div>
+        <label className={styles.check}>
+          <input type="checkbox" checked={withKeys} onChange={(event) => setWithKeys(event.target.checked)} />
+          only what has keys
+        </label>
+      </div>
+      {/* A long table is scrolled by keyboard as well */}
+      <section ref={scroller} className={`card ${styles.concepts}`} aria-label="By concept" tabIndex={0}>
+        <div role="table" aria-label="What the programs do" aria-rowcount={rows.length + 1}>
+          <div role="row" className={styles.conceptHead} style={columns}>
+            {compared.map((one, i) => (
+              <span key={`${i}`} role="columnheader">
+                {one.name}
+              </span>
+            ))}
+          </div>
+          <div role="rowgroup" style={{ height: virtual.getTotalSize(), position: 'relative' }}>
+            {virtual.getVirtualItems().map((item) => {
+              const row = rows[item.index];
+              const lists = row ? keysIn(row) : [];
+              return (
+                row && (
+                  <div
+                    key={item.key}
+                    ref={virtual.measureElement}
+                    data-index={item.index}
+                    role="row"
+                    aria-rowindex={item.index + 2}
+                    className={styles.concept}
+                    style={{ ...columns, transform: `translateY(${item.start}px)` }}
+                  >
+                    {row.commands.map((command, i) => (
+                      <span key={`${i}`} role="cell" className={styles.cell}>
+                        {command ? (
+                          <>
+                            <strong>{command.name}</strong>
+                            <span className={styles.keys}>
+                              {lists[i]?.map((one) => (
+                                <KeyCaps key={one.chord} chord={one.chord} />
+                              ))}
+                            </span>
+                          </>
+                        ) : (
+                          <span className="soft">–</span>
+                        )}
+                      </span>
+                    ))}
+                  </div>
+                )
+              );
+            })}
+          </div>
+        </div>
+        {rows.length === 0 && <p className="empty">Nothing of this kind.</p>}
+      </section>
+    </>
+  );
+}

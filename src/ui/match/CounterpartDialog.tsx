@@ -1,0 +1,109 @@
+'use client';
+
+import Button from '@mui/material/Button';
+import { useMemo, useState } from 'react';
+import { describeCandidate } from '@/core/counterpart/describeCandidate';
+import type { Counterpart } from '@/core/counterpart/findCounterparts';
+import { searchCommands } from '@/core/finder/searchCommands';
+import { buildSearchIndex } from '@/core/finder/searchIndex';
+import { type Command, type CommandId, pathText } from '@/core/program/program';
+import type { Sentence } from '@/core/text/sentence';
+import { ScreenDialog } from '../parts/ScreenDialog';
+import { SentenceView } from '../parts/SentenceView';
+import styles from './match.module.css';
+import { candidatesFor } from './matchRows';
+
+type Props = {
+  readonly theirs: Command;
+  readonly names: readonly [there: string, here: string];
+  readonly commands: readonly Command[];
+  readonly counterparts: readonly Counterpart[];
+  /** Whether something was said of it already. */
+  readonly said: boolean;
+  readonly onSay: (mine: CommandId | null | undefined) => void;
+  readonly onClose: () => void;
+};
+const MOST_FOUND = 40;
+
+/** Asks which command here does what one there does: the likeliest first, any other by search, or none. */
+export function CounterpartDialog({ theirs, names, commands, counterparts, said, onSay, onClose }: Props) {
+  const [query, setQuery] = useState('');
+  const index = useMemo(() => buildSearchIndex(commands), [commands]);
+  const byId = useMemo(() => new Map(commands.map((one) => [one.id, one])), [commands]);
+  const now = counterparts.find((one) => one.counterpart === theirs.id);
+  const likely = useMemo(
+    () =>
+      candidatesFor(theirs.id, counterparts).flatMap(({ of, at }) => {
+        const command = byId.get(of.command);
+        const candidate = of.candidates[at];
+        return command && candidate ? [{ command, why: describeCandidate(candidate) }] : [];
+      }),
+    [theirs, counterparts, byId],
+  );
+  const shown: readonly { readonly command: Command; readonly why: Sentence | null }[] =
+    query.trim() === ''
+      ? likely
+      : searchCommands(index, query)
+          .slice(0, MOST_FOUND)
+          .map((command) => ({ command, why: null }));
+  return (
+    <ScreenDialog
+      title={`What does the same as ${theirs.name}?`}
+      onClose={onClose}
+      actions={
+        <>
+          {said && (
+            <Button variant="text" onClick={() => onSay(undefined)}>
+              Forget what I said
+            </Button>
+          )}
+          <Button variant="outlined" onClick={() => onSay(null)}>
+            No counterpart
+          </Button>
+        </>
+      }
+    >
+      <div className="fields">
+        <p className="soft">
+          {theirs.name} is in {names[0]}, under {pathText(theirs.path) || 'no menu'}. What you say is remembered for
+          both programs.
+        </p>
+        <input
+          autoFocus
+          type="search"
+          className={styles.search}
+          aria-label={`Search the commands of ${names[1]}`}
+          placeholder={`Search the commands of ${names[1]}`}
+          value={query}
+          onChange={(event) => setQuery(event.target.value)}
+        />
+        <ul className={styles.candidates} aria-label="Possible counterparts">
+          {shown.map(({ command, why }) => (
+            <li key={command.id}>
+              <button
+                type="button"
+                aria-pressed={now?.command === command.id && now.confidence === 'sure'}
+                onClick={() => onSay(command.id)}
+              >
+                <strong>{command.name}</strong>
+                <span className="soft">{pathText(command.path)}</span>
+                {why && (
+                  <span className={styles.why}>
+                    <SentenceView sentence={why} />
+                  </span>
+                )}
+              </button>
+            </li>
+          ))}
+        </ul>
+        {shown.length === 0 && (
+          <p className="soft">
+            {query.trim() === ''
+              ? `Nothing in ${names[1]} looks like it. Search for the command you mean.`
+              : 'No command is found by these words.'}
+          </p>
+        )}
+      </div>
+    </ScreenDialog>
+  );
+}

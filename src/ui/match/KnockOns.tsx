@@ -1,0 +1,108 @@
+'use client';
+
+import { useState } from 'react';
+import type { ChordText } from '@/core/chord/chord';
+import type { CommandId } from '@/core/program/program';
+import { counted } from '@/core/text/sentence';
+import type { KnockOn } from '@/core/transfer/transferTypes';
+import { KeyCaps } from '../parts/KeyCaps';
+import styles from './match.module.css';
+import { PressKeys } from './PressKeys';
+
+type Props = {
+  readonly knockOns: readonly KnockOn[];
+  readonly lostAnswers: readonly CommandId[];
+  readonly answered: ReadonlySet<CommandId>;
+  readonly nameOf: (command: CommandId) => string;
+  readonly onInstead: (command: CommandId, chord: ChordText | null | undefined) => void;
+};
+const WHY: Readonly<Record<KnockOn['reason'], string>> = {
+  closest: '',
+  'by hand': 'settled by you',
+  spare: 'a spare',
+  'has others': 'it keeps its other keys',
+  'none free': 'no free keys near',
+};
+
+/** Who gives up keys, and what each gets instead; each can be settled by hand. */
+export function KnockOns({ knockOns, lostAnswers, answered, nameOf, onInstead }: Props) {
+  const [pressing, setPressing] = useState<CommandId | null>(null);
+  const getting = knockOns.filter((one) => one.instead !== null).length;
+  return (
+    <section aria-label="Knock-on changes" className={styles.knockOns}>
+      <h2>Knock-on changes</h2>
+      <p>
+        {knockOns.length === 0
+          ? 'Nobody gives up a key.'
+          : `${counted(knockOns.length, 'command gives', 'commands give')} up a key. ${
+              getting === 0
+                ? 'None needs another.'
+                : `${getting === knockOns.length ? 'Each gets' : `${getting} ${getting === 1 ? 'gets' : 'get'}`} the closest free one, unless you say otherwise.`
+            }`}
+      </p>
+      {lostAnswers.length > 0 && (
+        <p className={styles.problem} role="status">
+          The keys you gave to {lostAnswers.map(nameOf).join(', ')} are not free, so the closest free ones are proposed.
+        </p>
+      )}
+      <ul className={styles.cards}>
+        {knockOns.map(({ command, lost, instead, reason, to }) => (
+          <li key={command.id} className={styles.knockOn} data-command={command.id}>
+            <strong>{command.name}</strong>
+            <span className={styles.keys}>
+              {lost.map((one) => (
+                <KeyCaps key={one} chord={one} />
+              ))}
+              <span aria-hidden="true">→</span>
+              <span className="hidden">to</span>
+              {instead === null ? <span>no key</span> : <KeyCaps chord={instead} />}
+              {WHY[reason] && <span className="soft">({WHY[reason]})</span>}
+            </span>
+            <span className={styles.knockDo}>
+              <button
+                type="button"
+                className={styles.link}
+                aria-label={`Press other keys for ${command.name}`}
+                onClick={() => setPressing(command.id)}
+              >
+                Other key
+              </button>
+              {instead !== null && (
+                <button
+                  type="button"
+                  className={styles.link}
+                  aria-label={`No key for ${command.name}`}
+                  onClick={() => onInstead(command.id, null)}
+                >
+                  No key
+                </button>
+              )}
+              {answered.has(command.id) && (
+                <button
+                  type="button"
+                  className={styles.link}
+                  aria-label={`Closest free key for ${command.name}`}
+                  onClick={() => onInstead(command.id, undefined)}
+                >
+                  Closest free
+                </button>
+              )}
+              <span className="hidden">because of {to.map(nameOf).join(', ')}</span>
+            </span>
+          </li>
+        ))}
+      </ul>
+      {pressing !== null && (
+        <PressKeys
+          title={`Other keys for ${nameOf(pressing)}`}
+          name={nameOf(pressing)}
+          onClose={() => setPressing(null)}
+          onKeys={(chord) => {
+            onInstead(pressing, chord);
+            setPressing(null);
+          }}
+        />
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,421 @@
+'use client';
+
+import Button from '@mui/material/Button';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { ChordText } from '@/core/chord/chord';
+import { buildClashIndex, programFacts } from '@/core/clash/clashIndex';
+import { verdict } from '@/core/clash/verdict';
+import { withSaid } from '@/core/counterpart/knownPairs';
+import { compareKeymaps } from '@/core/keymap/compareKeymaps';
+import { type Draft, draftOf } from '@/core/keymap/draft';
+import { type Row, rowsOf } from '@/core/keymap/keymap';
+import type { CommandId } from '@/core/program/program';
+import { counted, type Sentence } from '@/core/text/sentence';
+import { describeTransferLine } from '@/core/transfer/describeTransferLine';
+import { type Derivation, EMPTY_PLAN, type MatchPlan } from '@/core/transfer/matchPlan';
+import type { ChoiceKind } from '@/core/transfer/transferTypes';
+import type { DraftState, KeymapLink, KeymapView, MatchView } from '@/core/view/views';
+import type { MatchTask } from '@/workers/matcher';
+import { askToPull } from '../draft/askToPull';
+import { DraftPill } from '../draft/DraftPill';
+import { Tape } from '../draft/Tape';
+import { TroubleDialog } from '../draft/TroubleDialog';
+import { useDraft } from '../draft/useDraft';
+import { useUndoKeys } from '../draft/useUndoKeys';
+import { ConfirmDialog, type Question } from '../parts/ConfirmDialog';
+import { KeymapPicker } from '../parts/KeymapPicker';
+import { NameDialog } from '../parts/NameDialog';
+import { useStable } from '../parts/useStable';
+import { ask, messageOf } from '../shell/api';
+import { useNotice } from '../shell/Notices';
+import { useSettings } from '../shell/SettingsContext';
+import { CounterpartDialog } from './CounterpartDialog';
+import { DerivedBanner } from './DerivedBanner';
+import { KnockOns } from './KnockOns';
+import { MatchHead } from './MatchHead';
+import { MatchLines } from './MatchLines';
+import styles from './match.module.css';
+import { type MatchRow, type MatchRows, matchRows, SHOWN, SHOWN_WORDS, type Shown } from './matchRows';
+import { OtherActions } from './OtherActions';
+import { PressKeys } from './PressKeys';
+import { RulesCard } from './RulesCard';
+import { sideOf, useMatch } from './useMatch';
+
+type Props = {
+  readonly match: MatchView & { readonly theirs: KeymapView };
+  readonly links: readonly KeymapLink[];
+  readonly initialShown: Shown | null;
+};
+
+/** Makes this keymap feel like that one: what is done in both, a choice for each line, who has to give way. */
+export function Match({ match, links, initialShown }: Props) {
+  const { view, theirs } = match;
+  const { program, programSlug } = view;
+  const { where } = useSettings();
+  const { draft, trouble, dismiss, actions } = useDraft(view);
+  const { state, tape } = draft;
+  const facts = useMemo(() => programFacts(program), [program]);
+  const their = useMemo(() => draftOf(theirs), [theirs]);
+  const [said, setSaid] = useState(match.said);
+  const [plan, setPlan] = useState<MatchPlan>(match.plan ?? match.derivation?.plan ?? EMPTY_PLAN);
+  const [derivation, setDerivation] = useState<Derivation | null>(match.derivation);
+  const [shown, setShown] = useState<Shown | null>(initialShown);
+  const [pairing, setPairing] = useState<MatchRow | null>(null);
+  const [pressing, setPressing] = useState<MatchRow | null>(null);
+  const [naming, setNaming] = useState(false);
+  const [question, setQuestion] = useState<Question | null>(null);
+  const tell = useNotice();
+  const router = useRouter();
+  const there = `${theirs.program.name} · ${their.state.name}`;
+  const names = useMemo(() => [theirs.program.name, program.name] as const, [theirs, program]);
+  const title = `Feel like ${there}`;
+
+  const sides = useMemo(() => [sideOf(view, draftOf(view)), sideOf(theirs, their)] as const, [view, theirs, their]);
+  const theirRows = theirs.bindings;
+  const task = useMemo(
+    (): MatchTask => ({
+      mine: { rows: rowsOf(draft.keymap), spares: [...draft.keymap.spares] },
+      theirs: theirRows,
+      said,
+      plan,
+      uses: match.uses,
+      usesThere: match.usesThere,
+      derivation,
+      title,
+    }),
+    [draft.keymap, theirRows, said, plan, match, derivation, title],
+  );
+  const matching = useMatch(sides[0], sides[1], match.programNames, task);
+  const answer = matching.made?.answer ?? null;
+  const fresh = matching.made?.task === task;
+  const rows = useMemo(
+    () => answer && matchRows(answer, theirs.program.commands, facts.commands),
+    [answer, theirs, facts],
+  );
+  const at: Shown = shown ?? (rows && rows.carries.length === 0 && rows.check.length > 0 ? 'check' : 'carries');
+
+  const store = useStore();
+  const change = useCallback((values: Partial<MatchPlan>): void => setPlan((now) => ({ ...now, ...values })), []);
+  const keymapId = state.id;
+  const sourceId = their.state.id;
+  const stored = useRef({ plan, keymapId });
+  useEffect(() => {
+    if (stored.current.plan !== plan || stored.current.keymapId !== keymapId)
+      store('PATCH', `/api/keymaps/${keymapId}/match`, { source: sourceId, plan });
+    stored.current = { plan, keymapId };
+  }, [plan, keymapId, sourceId, store]);
+  const choose = useStable((mine: CommandId, kind: ChoiceKind | null, chord?: ChordText): void => {
+    const left = plan.choices.filter(([id]) => id !== mine);
+    if (kind === null) change({ choices: left });
+    else if (kind === 'other')
+      change({ choices: [...left, [mine, { kind, chords: chord === undefined ? [] : [chord] }]] });
+    else change({ choices: [...left, [mine, { kind }]] });
+  });
+  const answerFor = (command: CommandId, chord: ChordText | null | undefined): void => {
+    const left = plan.instead.filter(([id]) => id !== command);
+    change({ instead: chord === undefined ? left : [...left, [command, chord]] });
+  };
+  /** Says, of a command there, what it is here: nothing, or forgets what was said. */
+  const say = useStable((of: CommandId, mine: CommandId | null | undefined): void => {
+    const subject = { program: theirs.programSlug, command: of, other: programSlug };
+    setSaid(withSaid(said, subject, mine));
+    store('POST', '/api/counterparts', { ...subject, ...(mine === undefined ? {} : { counterpart: mine }) });
+  });
+
+  useEffect(() => {
+    const address = `/match/${programSlug}/${state.slug}?like=${encodeURIComponent(`${theirs.programSlug}/${their.state.slug}`)}${shown ? `&show=${shown}` : ''}`;
+    if (window.location.pathname + window.location.search !== address) window.history.replaceState(null, '', address);
+  }, [programSlug, state.slug, theirs.programSlug, their.state.slug, shown]);
+
+  const undo = useStable(() => void (state.cursor > 0 && actions.goTo((now) => now.cursor - 1)));
+  const redo = useStable(() => void (state.cursor < tape.length && actions.goTo((now) => now.cursor + 1)));
+  useUndoKeys(undo, redo);
+  const ticket = answer?.transfer.ticket ?? null;
+  const put = async (): Promise<void> => {
+    if (!ticket || !(await actions.edit(ticket))) return;
+    tell(`${counted(ticket.changes.length, 'change')} on the tape as one ticket.`);
+  };
+  const derive = async (name: string, owner: string): Promise<void> => {
+    const made = await ask<DraftState>('POST', `/api/keymaps/${state.id}/derive`, {
+      name,
+      owner,
+      source: sourceId,
+      ticket,
+      plan,
+    });
+    tell(`“${made.name}” is derived from ${there}. Correct what you like; it can be derived again.`);
+    router.push(likeAddress(programSlug, made.slug, theirs.programSlug, their.state.slug));
+  };
+  const noteDerived = (next: Derivation): void => {
+    setDerivation(next);
+    store('PATCH', `/api/keymaps/${state.id}/derivation`, next);
+  };
+  const nameOf = useCallback((one: CommandId) => facts.commands.get(one)?.name ?? one, [facts]);
+  const knockOns = useMemo(
+    () => new Map((answer?.transfer.knockOns ?? []).map((one) => [one.command.id, one])),
+    [answer],
+  );
+  const { spares } = draft.keymap;
+  const happens = useCallback(
+    (row: MatchRow): Sentence =>
+      row.line ? describeTransferLine(row.line, knockOns, (id) => spares.has(id)) : [{ text: '' }],
+    [knockOns, spares],
+  );
+  const keysThere = useMemo(() => keysOf(answer?.theirRows ?? []), [answer]);
+  const keysHere = useMemo(() => keysOf(rowsOf(draft.keymap)), [draft.keymap]);
+  const confirm = useStable((row: MatchRow) => row.mine && say(row.theirs.id, row.mine.id));
+  const onOther = useStable((row: MatchRow) => setPressing(row));
+  const onCounterpart = useStable((row: MatchRow) => setPairing(row));
+  const changes = useMemo(() => compareKeymaps(draft.kept, draft.keymap).length, [draft.kept, draft.keymap]);
+  const board = `/board/${programSlug}/${state.slug}`;
+  return (
+    <div className="screen">
+      <header className="bar">
+        <h1>Match</h1>
+        <span className="soft">make</span>
+        <KeymapPicker
+          says="The keymap that is to change"
+          label={`${program.name} · ${state.name}`}
+          links={links}
+          program={programSlug}
+          keymap={state.slug}
+          to={(one, keymap) => likeAddress(one, keymap, theirs.programSlug, their.state.slug)}
+        />
+        <span className="soft">feel like</span>
+        <KeymapPicker
+          says="The keymap it is to feel like"
+          label={there}
+          links={links.filter((one) => one.program !== programSlug)}
+          program={theirs.programSlug}
+          keymap={their.state.slug}
+          to={(one, keymap) => likeAddress(programSlug, state.slug, one, keymap)}
+        />
+        <DraftPill state={state} changes={changes} />
+        <span className="push" />
+        <button type="button" className="word" aria-disabled={state.cursor === 0} onClick={undo}>
+          Undo
+        </button>
+        <button type="button" className="word" aria-disabled={state.cursor >= tape.length} onClick={redo}>
+          Redo
+        </button>
+        <Link className="word" href="/match/compare">
+          Compare all
+        </Link>
+        <Button variant="contained" disabled={!fresh || !ticket || state.locked} onClick={() => void put()}>
+          {ticket ? `Put ${counted(ticket.changes.length, 'change')} on the tape` : 'Nothing to put on the tape'}
+        </Button>
+      </header>
+      <main className={styles.screen}>
+        <div
+          className={styles.middle}
+          data-stale={!fresh || undefined}
+          data-match-ms={answer?.matchMs}
+          data-ms={answer?.ms}
+        >
+          {answer && rows ? (
+            <>
+              <MatchHead answer={answer} there={theirs.program.name} unsure={rows.check.length} />
+              {derivation && answer.again && (
+                <DerivedBanner
+                  there={there}
+                  again={answer.again}
+                  derivation={derivation}
+                  theirs={theirRows}
+                  plan={plan}
+                  locked={state.locked}
+                  nameOf={nameOf}
+                  onEdit={actions.edit}
+                  onNote={noteDerived}
+                />
+              )}
+              <Filters at={at} rows={rows} onShow={setShown} />
+              {at === 'other' ? (
+                <OtherActions list={rows.other} before={answer.othersBefore.length} names={names} />
+              ) : (
+                <MatchLines
+                  label={SHOWN_WORDS[at]}
+                  empty={EMPTY[at]}
+                  rows={rows[at]}
+                  names={names}
+                  keysThere={keysThere}
+                  keysHere={keysHere}
+                  happens={happens}
+                  onChoose={choose}
+                  onOther={onOther}
+                  onCounterpart={onCounterpart}
+                  onConfirm={confirm}
+                />
+              )}
+            </>
+          ) : (
+            <Waiting matching={matching} names={names} />
+          )}
+        </div>
+        <aside className={styles.aside} aria-label="What follows">
+          <RulesCard plan={plan} there={theirs.program.name} onChange={change} />
+          {answer && (
+            <KnockOns
+              knockOns={answer.transfer.knockOns}
+              lostAnswers={answer.transfer.lostAnswers}
+              answered={new Set(plan.instead.map(([id]) => id))}
+              nameOf={nameOf}
+              onInstead={answerFor}
+            />
+          )}
+          <Button variant="outlined" disabled={!fresh || answer === null} onClick={() => setNaming(true)}>
+            Derive a new keymap…
+          </Button>
+        </aside>
+        <Tape
+          draft={draft}
+          nameOf={nameOf}
+          onOpen={(one) => router.push(`${board}/${encodeURIComponent(one)}`)}
+          onGoTo={(cursor) => void actions.goTo(() => cursor)}
+          onPull={(position) =>
+            askToPull(position, {
+              draft,
+              place: where.place,
+              edit: (one) => void actions.edit(one),
+              ask: setQuestion,
+              tell,
+            })
+          }
+        />
+      </main>
+      {pairing && answer && (
+        <CounterpartDialog
+          theirs={pairing.theirs}
+          names={names}
+          commands={program.commands}
+          counterparts={answer.counterparts}
+          said={said.some(
+            (one) =>
+              (one.program === theirs.programSlug && one.other === programSlug && one.command === pairing.theirs.id) ||
+              (one.program === programSlug &&
+                one.other === theirs.programSlug &&
+                one.counterpart === pairing.theirs.id),
+          )}
+          onSay={(mine) => {
+            say(pairing.theirs.id, mine);
+            setPairing(null);
+          }}
+          onClose={() => setPairing(null)}
+        />
+      )}
+      {pressing?.mine && (
+        <PressKeys
+          title={`Other keys for ${pressing.mine.name}`}
+          name={pressing.mine.name}
+          say={(chord) => sayOf(draft, chord)}
+          onKeys={(chord) => {
+            if (pressing.mine) choose(pressing.mine.id, 'other', chord);
+            setPressing(null);
+          }}
+          onClose={() => setPressing(null)}
+        />
+      )}
+      {naming && (
+        <NameDialog
+          title="Derive a new keymap"
+          action="Derive it"
+          name={`Feels like ${theirs.program.name}`}
+          owner={state.owner}
+          hint={`It begins as “${state.name}” with what is settled here, and stays joined to ${there}: when that changes, it can be derived again, and your corrections stay.`}
+          onClose={() => setNaming(false)}
+          onDone={derive}
+        />
+      )}
+      {question && <ConfirmDialog question={question} onClose={() => setQuestion(null)} />}
+      <TroubleDialog trouble={trouble} onClose={dismiss} onReload={actions.reload} />
+    </div>
+  );
+
+  function sayOf(now: Draft, chord: ChordText): string {
+    if (!pressing?.mine) return '';
+    const index = buildClashIndex(facts, now.keymap, where.place);
+    const { findings } = verdict(index, where, pressing.mine, chord);
+    const held = findings.find((one) => one.kind === 'held by');
+    if (held?.kind === 'held by') {
+      const [holder] = held.holders;
+      return holder?.keeper
+        ? `A keeper of ${holder.command.name}: it can’t be taken here.`
+        : `${holder?.command.name} has these keys and would get the closest free ones.`;
+    }
+    return findings[0]?.kind === 'free' ? 'These keys are free.' : '';
+  }
+}
+
+/** The address of a match. */
+export function likeAddress(program: string, keymap: string, otherProgram: string, otherKeymap: string): string {
+  // A keymap is matched with one of another program.
+  const like = program === otherProgram ? '' : `?like=${encodeURIComponent(`${otherProgram}/${otherKeymap}`)}`;
+  return `/match/${program}/${keymap}${like}`;
+}
+
+const EMPTY: Readonly<Record<Exclude<Shown, 'other'>, string>> = {
+  carries: 'Nothing comes over: everything that is sure answers to the same keys, or stays as it is.',
+  check: 'Nothing is left to check.',
+  none: 'Everything with keys there has its counterpart here.',
+  same: 'Nothing answers to the same keys yet.',
+  stays: 'Nothing stays back.',
+};
+
+function Filters({ at, rows, onShow }: { at: Shown; rows: MatchRows; onShow: (shown: Shown) => void }) {
+  return (
+    <div className={styles.filters} role="group" aria-label="Show">
+      {SHOWN.map((one) => (
+        <button key={one} type="button" className="chip" aria-pressed={at === one} onClick={() => onShow(one)}>
+          {SHOWN_WORDS[one]} {rows[one].length}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+function Waiting({ matching, names }: { matching: ReturnType<typeof useMatch>; names: readonly [string, string] }) {
+  const { state, part } = matching;
+  if (state === 'failed' || state === 'cancelled')
+    return (
+      <div className={`card ${styles.waiting}`}>
+        <p role="status">{state === 'failed' ? 'The counterparts could not be found.' : 'Looking was stopped.'}</p>
+        <Button variant="outlined" onClick={matching.again}>
+          Look again
+        </Button>
+      </div>
+    );
+  return (
+    <div className={`card ${styles.waiting}`}>
+      <p role="status">
+        Looking for what {names[0]} and {names[1]} both do…
+      </p>
+      <progress aria-label="Looking for counterparts" value={part} max={1} />
+      <Button variant="text" onClick={matching.cancel}>
+        Stop
+      </Button>
+    </div>
+  );
+}
+
+function keysOf(rows: readonly Row[]): ReadonlyMap<CommandId, readonly ChordText[]> {
+  const keys = new Map<CommandId, ChordText[]>();
+  for (const [id, chord] of rows) keys.set(id, [...(keys.get(id) ?? []), chord]);
+  return keys;
+}
+
+type Store = (method: 'PATCH' | 'POST', address: string, body: object) => void;
+
+/** Stores what is settled at once, one after the other; says so if it can't. */
+function useStore(): Store {
+  const tell = useNotice();
+  const queue = useRef<Promise<unknown>>(Promise.resolve());
+  return useCallback(
+    (method, address, body) => {
+      queue.current = queue.current
+        .then(() => ask(method, address, body, true))
+        .catch((error) => tell(messageOf(error)));
+    },
+    [tell],
+  );
+}

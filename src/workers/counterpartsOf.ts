@@ -1,0 +1,24 @@
+import { type Counterpart, findCounterparts } from '../core/counterpart/findCounterparts';
+import { knownPairs, type Said } from '../core/counterpart/knownPairs';
+import { bindingsOf, type Keymap, keymapOf, type Row } from '../core/keymap/keymap';
+import type { CommandId, Program } from '../core/program/program';
+
+/** One side of a match: a program by its address, and its factory keys. */
+export type Side = { readonly slug: string; readonly program: Program; readonly factory: readonly Row[] };
+
+/** The counterparts of two programs, with all that is known of them. */
+export function counterpartsOf(
+  left: Side,
+  right: Side,
+  programNames: Readonly<Record<string, string>>,
+  said: readonly Said[],
+  progress: (part: number) => boolean,
+): readonly Counterpart[] {
+  const keysOf = (keymap: Keymap) => (id: CommandId) => bindingsOf(keymap, id).map((one) => one.chord);
+  const evidence = {
+    ...knownPairs(said, left.slug, right.slug, (slug) => programNames[slug] ?? slug),
+    leftKeys: keysOf(keymapOf(left.factory)),
+    rightKeys: keysOf(keymapOf(right.factory)),
+  };
+  return findCounterparts(left.program.commands, right.program.commands, evidence, progress) ?? [];
+}
