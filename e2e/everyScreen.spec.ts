@@ -7,6 +7,9 @@ const shown = async (page: Page): Promise<void> => {
   await page.waitForTimeout(300);
 };
 
+const NIBSHORE = 'nibshore%2Fmy-painting-hand';
+const matched = (page: Page): Promise<void> => page.locator('[data-ms]:not([data-stale])').waitFor();
+
 const SCREENS: readonly (readonly [name: string, address: string, prepare?: (page: Page) => Promise<void>])[] = [
   ['Shelf', '/shelf'],
   ['Shelf, menu open', '/shelf', async (page) => page.getByRole('button', { name: /^More for Tarnlight/ }).click()],
@@ -108,6 +111,40 @@ const SCREENS: readonly (readonly [name: string, address: string, prepare?: (pag
       await page.waitForTimeout(300);
     },
   ],
+  ['Match', `/match/tarnlight/sheet-retouching?like=${NIBSHORE}`, matched],
+  ['Match, check', `/match/tarnlight/sheet-retouching?like=${NIBSHORE}&show=check`, matched],
+  ['Match, same keys', `/match/tarnlight/sheet-retouching?like=${NIBSHORE}&show=other`, matched],
+  [
+    'Match, a counterpart',
+    `/match/tarnlight/sheet-retouching?like=${NIBSHORE}&show=check`,
+    async (page) => {
+      await matched(page);
+      await page
+        .getByRole('button', { name: /^Choose the counterpart/ })
+        .first()
+        .click();
+      await shown(page);
+    },
+  ],
+  [
+    'Match, other keys',
+    `/match/tarnlight/sheet-retouching?like=${NIBSHORE}`,
+    async (page) => {
+      await matched(page);
+      await page
+        .getByRole('button', { name: /^Press other keys/ })
+        .first()
+        .click();
+      await shown(page);
+      await page.keyboard.press('Alt+KeyJ');
+    },
+  ],
+  [
+    'Match, compared',
+    '/match/compare',
+    (page) => page.getByRole('region', { name: 'How much carries over' }).waitFor(),
+  ],
+  ['Match, by concept', '/match/compare?show=concepts', (page) => page.getByRole('rowgroup').waitFor()],
   ['Sheets', '/sheets/tarnlight/sheet-retouching?contents=all'],
   ['Nothing here', '/board/tarnlight/no-such-keymap'],
 ];

@@ -6,6 +6,7 @@ import { toProgramFile } from '../core/file/programFile';
 import { keymapOf, type Row, rowsOf } from '../core/keymap/keymap';
 import { DEFAULT_FORMS } from '../core/program/program';
 import { sampleProgram } from '../core/testing/sampleProgram';
+import { EMPTY_PLAN } from '../core/transfer/matchPlan';
 import { closeDatabase, database, openDatabaseFile } from './database';
 import { seedDemo } from './demo/seedDemo';
 import { Problem } from './problem';
@@ -24,6 +25,7 @@ import {
   moveOnTape,
 } from './useCases/editKeymap';
 import { editProgram, loadProgramView, undoProgramStep } from './useCases/editProgram';
+import { deriveKeymap, loadMatch, saveDerivation, savePlan, sayCounterpart } from './useCases/match';
 import { loadHistory, loadKeymapView, loadShelf } from './useCases/screens';
 
 const folder = mkdtempSync(join(tmpdir(), 'gray-pin-'));
@@ -362,5 +364,78 @@ describe('advice', () => {
     const undo = elsewhere.find((one) => one.command === 'Undo');
     expect(undo).toMatchObject({ chord: 'Mod+Z', program: expect.stringMatching(/^Sample \d+$/) });
     expect(elsewhere.map((one) => one.program)).not.toContain((await findProgram(slug)).name);
+  });
+});
+
+describe('match', () => {
+  it('remembers counterparts both ways, the latest word alone', async () => {
+    const [one, other] = [await fresh(), await fresh()];
+    const said = async () =>
+      (await loadMatch(one.slug, 'factory-keys', null)).said.filter(
+        (row) => row.program === one.slug || row.other === one.slug,
+      );
+    await sayCounterpart(one.slug, 'clone', other.slug, 'patch');
+    await sayCounterpart(other.slug, 'patch', one.slug, 'fill');
+    expect(await said()).toEqual([{ program: other.slug, command: 'patch', other: one.slug, counterpart: 'fill' }]);
+    await sayCounterpart(one.slug, 'fill', other.slug, null);
+    expect(await said()).toEqual([{ program: one.slug, command: 'fill', other: other.slug, counterpart: null }]);
+    await sayCounterpart(one.slug, 'fill', other.slug, undefined);
+    expect(await said()).toEqual([]);
+    await expect(sayCounterpart(one.slug, 'fill', one.slug, 'clone')).rejects.toEqual(problem('not valid'));
+  });
+
+  it('keeps what was settled for each two keymaps, and goes on with the one matched last', async () => {
+    const [one, other] = [await fresh(), await fresh()];
+    const source = await loadKeymapView(other.slug, 'factory-keys');
+    const plan = {
+      ...EMPTY_PLAN,
+      choices: [['clone', { kind: 'keep' }] as const],
+      instead: [['patch', null] as const],
+    };
+    await savePlan(one.mine.id, source.draft.id, plan);
+    const match = await loadMatch(one.slug, 'mine', null);
+    expect(match.theirs?.draft.id).toBe(source.draft.id);
+    expect(match.plan).toEqual(plan);
+    expect((await loadMatch(one.slug, 'mine', { program: 'nowhere', keymap: 'x' }).catch((error) => error)).code).toBe(
+      'not found',
+    );
+  });
+
+  it('derives a keymap in one step, and knows where it came from and what it was then', async () => {
+    const [one, other] = [await fresh(), await fresh()];
+    const source = await loadKeymapView(other.slug, 'factory-keys');
+    const ticket = give('patch', 'Q', ['S']);
+    const made = await deriveKeymap(
+      one.mine.id,
+      { name: 'Feels like it', owner: '', source: source.draft.id, ticket },
+      EMPTY_PLAN,
+    );
+    const match = await loadMatch(one.slug, made.slug, null);
+    expect(match.view.bindings).toContainEqual(['patch', 'Q']);
+    expect(match.view.tape).toEqual([ticket]);
+    expect(match.theirs?.draft.id).toBe(source.draft.id);
+    expect(match.derivation?.derived).toEqual(match.view.bindings);
+    expect(match.derivation?.theirs).toEqual(source.bindings);
+    // The one it was made from is as it was.
+    expect((await loadKeymapView(one.slug, 'mine')).bindings).not.toContainEqual(['patch', 'Q']);
+    await saveDerivation(made.id, { plan: EMPTY_PLAN, derived: [], theirs: [] });
+    expect((await loadMatch(one.slug, made.slug, null)).derivation?.derived).toEqual([]);
+    await expect(saveDerivation(one.mine.id, { plan: EMPTY_PLAN, derived: [], theirs: [] })).rejects.toEqual(
+      problem('not found'),
+    );
+    await expect(
+      deriveKeymap(
+        one.mine.id,
+        { name: 'No', owner: '', source: source.draft.id, ticket: give('nobody', 'Q') },
+        EMPTY_PLAN,
+      ),
+    ).rejects.toEqual(problem('not valid'));
+    await expect(
+      deriveKeymap(
+        one.mine.id,
+        { name: 'No', owner: '', source: source.draft.id, ticket: give('patch', 'Q') },
+        EMPTY_PLAN,
+      ),
+    ).rejects.toEqual(problem('changed elsewhere'));
   });
 });

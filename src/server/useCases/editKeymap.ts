@@ -1,6 +1,6 @@
 import type { Transaction } from 'sequelize';
 import { compareKeymaps } from '../../core/keymap/compareKeymaps';
-import { holds } from '../../core/keymap/keymap';
+import { holds, type Keymap } from '../../core/keymap/keymap';
 import { applyTicket, type Change, invertTicket, type Ticket, TicketMismatch } from '../../core/keymap/ticket';
 import { formOf } from '../../core/program/formOf';
 import { DEFAULT_RULES, type Kind, type Rules } from '../../core/program/program';
@@ -70,13 +70,7 @@ export function editKeymap(id: number, revision: number, ticket: Ticket): Promis
     let row = await keymapById(id, transaction);
     mustBe(row, revision);
     const keymap = await loadBindings(row.id, transaction);
-    try {
-      applyTicket(keymap, ticket);
-    } catch (error) {
-      if (error instanceof TicketMismatch)
-        throw new Problem('changed elsewhere', error.message, { revision: row.revision });
-      throw error;
-    }
+    mustFit(row, keymap, ticket);
     await refuseUnknown(row, ticket, transaction);
     if (row.factory === 1) {
       const start = {
@@ -94,6 +88,17 @@ export function editKeymap(id: number, revision: number, ticket: Ticket): Promis
     await advance(row, row.revision, row.cursor + 1, now(), transaction);
     return stateNow(row.id, ticket.changes, transaction);
   });
+}
+
+/** The keymap after a ticket. @throws Problem when the ticket does not fit it. */
+export function mustFit(row: KeymapRow, keymap: Keymap, ticket: Ticket): Keymap {
+  try {
+    return applyTicket(keymap, ticket);
+  } catch (error) {
+    if (error instanceof TicketMismatch)
+      throw new Problem('changed elsewhere', error.message, { revision: row.revision });
+    throw error;
+  }
 }
 
 /** Refuses a ticket that names unknown commands, or gives keys that the program does not take. @throws Problem */

@@ -1,5 +1,5 @@
 import { rowsOf } from '../../core/keymap/keymap';
-import { applyTicket, type Ticket } from '../../core/keymap/ticket';
+import type { Ticket } from '../../core/keymap/ticket';
 import type { Derivation, MatchPlan } from '../../core/transfer/matchPlan';
 import type { DraftState, KeymapLink, MatchView, ProgramsView } from '../../core/view/views';
 import { inTransaction } from '../database';
@@ -17,7 +17,7 @@ import {
 } from '../repositories/match';
 import { findProgram, listPrograms } from '../repositories/programs';
 import { change } from '../repositories/rows';
-import { draftState, refuseUnknown } from './editKeymap';
+import { draftState, mustFit, refuseUnknown } from './editKeymap';
 import { listLinks, loadKeymapView, loadKeymapViewById } from './screens';
 
 const now = (): string => new Date().toISOString();
@@ -105,7 +105,7 @@ export function deriveKeymap(
     await keymapById(given.source, transaction);
     const keymap = await loadBindings(baseId, transaction);
     if (given.ticket) await refuseUnknown(base, given.ticket, transaction);
-    const derived = given.ticket ? applyTicket(keymap, given.ticket) : keymap;
+    const derived = given.ticket ? mustFit(base, keymap, given.ticket) : keymap;
     const made = await insertKeymap(
       {
         programId: base.program_id,

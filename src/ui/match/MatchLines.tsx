@@ -103,6 +103,16 @@ const Line = memo(function Line({ row, keysThere, keysHere, happens, ...on }: Li
       {mine ? <Side command={mine} keys={keysHere.get(mine.id) ?? NONE} soft={!sure} /> : <span />}
       <div className={styles.happens}>
         {sure && line && line.choice !== 'same' && mine && <Choices row={row} mine={mine} {...on} />}
+        {line?.choice === 'same' && mine && (
+          <button
+            type="button"
+            className={styles.link}
+            aria-label={`Other keys for ${mine.name}`}
+            onClick={() => on.onOther(row)}
+          >
+            Other key…
+          </button>
+        )}
         {counterpart && !sure && mine && (
           <span className={styles.buttons}>
             <button

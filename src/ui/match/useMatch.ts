@@ -5,7 +5,8 @@ import { useMemo } from 'react';
 import type { Draft } from '@/core/keymap/draft';
 import { rowsOf } from '@/core/keymap/keymap';
 import type { KeymapView } from '@/core/view/views';
-import type { MatchAnswer, Matcher, MatchGround, MatchTask, Side } from '@/workers/matcher';
+import type { Side } from '@/workers/counterpartsOf';
+import type { MatchAnswer, Matcher, MatchGround, MatchTask } from '@/workers/matcher';
 import { useWorkerTask, type Working } from '../parts/useWorkerTask';
 import { useSettings } from '../shell/SettingsContext';
 

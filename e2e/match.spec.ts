@@ -1,0 +1,273 @@
+import { execFileSync } from 'node:child_process';
+import { type APIRequestContext, expect, type Locator, type Page, test } from '@playwright/test';
+import type { KeymapView } from '../src/core/view/views';
+import { open } from './browser';
+import { bringInWalk } from './walkProgram';
+
+const tape = (page: Page) => page.getByRole('region', { name: 'Change tape' });
+const list = (page: Page, name: string) => page.getByRole('list', { name, exact: true });
+const line = (page: Page, name: string) =>
+  page.locator('[data-theirs]').filter({ has: page.getByText(name, { exact: true }) });
+const show = (page: Page, name: string) => press(page.getByRole('button', { name: new RegExp(`^${name} \\d+$`) }));
+const countOf = async (page: Page, name: string): Promise<number> =>
+  Number(
+    /\d+$/.exec((await page.getByRole('button', { name: new RegExp(`^${name} \\d+$`) }).textContent()) ?? '')?.[0],
+  );
+/** The figures that the screen says: how many answer alike now and afterwards, and of how many. */
+const figures = async (page: Page): Promise<readonly number[]> => {
+  const big = page.locator('[data-before]');
+  return Promise.all(['data-before', 'data-after', 'data-all'].map(async (one) => Number(await big.getAttribute(one))));
+};
+/** What the page shows is worked out for things as they stand. */
+const settled = (page: Page) => expect(page.locator('[data-ms]:not([data-stale])')).toBeVisible();
+/** Works a control by keyboard alone. */
+const press = async (control: Locator, key = 'Enter'): Promise<void> => {
+  await control.focus();
+  await expect(control).toBeFocused();
+  await control.press(key);
+};
+const viewOf = async (request: APIRequestContext, id: number): Promise<KeymapView> =>
+  (await request.get(`/api/keymaps/${id}/view`)).json() as Promise<KeymapView>;
+/** The number of a keymap, found by looking at one after the other. */
+const idOf = async (request: APIRequestContext, program: string, keymap: string): Promise<number> => {
+  for (let id = 1; ; id++) {
+    const answer = await request.get(`/api/keymaps/${id}/view`);
+    if (!answer.ok()) throw new Error(`There is no ${program}/${keymap}.`);
+    const { programSlug, draft } = (await answer.json()) as KeymapView;
+    if (programSlug === program && draft.slug === keymap) return id;
+  }
+};
+
+test('Tarnlight is made to feel like Nibshore by keyboard: settled by hand, on the tape, undone as one, redone, kept, clean', async ({
+  page,
+  request,
+}) => {
+  test.setTimeout(120_000);
+  await open(page, '/match/tarnlight/factory-keys?like=nibshore%2Fmy-painting-hand');
+  await settled(page);
+  const [before, first, all] = await figures(page);
+  expect(first).toBeGreaterThan(before as number);
+
+  // Counterparts: one is confirmed, one corrected, one has none.
+  await show(page, 'Check');
+  const unsure = await countOf(page, 'Check');
+  await press(page.getByRole('button', { name: 'Yes, Packet details is Sheet details' }));
+  await expect.poll(() => countOf(page, 'Check')).toBeLessThan(unsure);
+  await expect.poll(async () => (await figures(page))[2]).toBe((all as number) + 1);
+  await press(page.getByRole('button', { name: 'Choose the counterpart of Fill with color' }));
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByRole('searchbox')).toBeFocused();
+  await page.keyboard.type('fill with gr');
+  await press(dialog.getByRole('button', { name: /^Fill with ground/ }));
+  await expect(dialog).toHaveCount(0);
+  await press(page.getByRole('button', { name: 'Choose the counterpart of Open as reference' }));
+  await press(dialog.getByRole('button', { name: 'No counterpart' }));
+  await expect(line(page, 'Open as reference')).toHaveCount(0);
+  await settled(page);
+
+  // Lines: one stays as it is, one gets other keys.
+  await show(page, 'Carries over');
+  await expect(line(page, 'Fill with color')).toContainText('Fill with ground');
+  const copy = line(page, 'Copy all visible');
+  await press(copy.getByRole('radio', { name: 'Keep mine' }), 'Space');
+  await expect(list(page, 'Carries over').getByText('Copy all visible')).toHaveCount(0);
+  const turns = line(page, 'Preferences');
+  await press(turns.getByRole('radio', { name: 'Other key' }), 'Space');
+  await expect(dialog.getByLabel(/^Press the keys you want for/)).toBeFocused();
+  await page.keyboard.press('Alt+Shift+KeyO');
+  await expect(dialog.getByRole('status')).toContainText(/These keys are free|has these keys/);
+  await page.keyboard.press('Enter');
+  await expect(turns.getByRole('radio', { name: 'Other key' })).toBeChecked();
+  await settled(page);
+  await show(page, 'Stays as it is');
+  await expect(line(page, 'Copy all visible')).toContainText('settled by you');
+
+  // What is the same there need not stay so: the desktop takes these keys before any program.
+  await show(page, 'Already the same');
+  await press(page.getByRole('button', { name: 'Other keys for History' }));
+  await page.keyboard.press('Alt+Equal');
+  await page.keyboard.press('Enter');
+  await expect(line(page, 'History')).toHaveCount(0);
+  await settled(page);
+
+  // Who loses keys gets others; two of them are settled by hand and the rest is solved again.
+  const knockOns = page.getByRole('region', { name: 'Knock-on changes' });
+  await expect(knockOns.getByRole('listitem').nth(3)).toBeVisible();
+  const [one, two] = await Promise.all(
+    [0, 1].map((i) => knockOns.getByRole('listitem').nth(i).getAttribute('data-command')),
+  );
+  const card = (id: string | null | undefined) => knockOns.locator(`[data-command="${id}"]`);
+  await press(card(one).getByRole('button', { name: /^No key for/ }));
+  await expect(card(one)).toContainText('no key');
+  await press(card(two).getByRole('button', { name: /^Press other keys for/ }));
+  await page.keyboard.press('Control+Alt+Shift+F9');
+  await press(dialog.getByRole('button', { name: 'Take these keys' }));
+  await expect(card(two).locator('kbd').last()).toHaveText('F9');
+  await settled(page);
+
+  const [, after] = await figures(page);
+  const put = page.getByRole('button', { name: /^Put \d+ changes on the tape$/ });
+  const changes = Number(/\d+/.exec((await put.textContent()) ?? '')?.[0]);
+  await press(put);
+  await expect(tape(page)).toContainText('1 ticket');
+  await expect(page).not.toHaveURL(/factory-keys\?/);
+  await expect.poll(async () => (await figures(page))[0]).toBe(after);
+  await expect(page.getByRole('button', { name: 'Nothing to put on the tape' })).toBeDisabled();
+  await press(tape(page).getByRole('button', { name: /^Feel like Nibshore/ }));
+  await expect(dialog.getByRole('listitem')).toHaveCount(changes);
+  await page.keyboard.press('Escape');
+  await press(page.getByRole('button', { name: 'Undo', exact: true }));
+  await expect.poll(async () => (await figures(page))[0]).toBe(before);
+  await press(page.getByRole('button', { name: 'Redo', exact: true }));
+  await expect.poll(async () => (await figures(page))[0]).toBe(after);
+
+  // What was settled is still there tomorrow.
+  await page.reload();
+  await page.locator('html[data-ready]').waitFor();
+  await settled(page);
+  await show(page, 'Stays as it is');
+  await expect(line(page, 'Copy all visible')).toContainText('settled by you');
+
+  // Counted by another route: both keymaps as the server has them, the counterparts as said, and a loop.
+  const address = new URL(page.url()).pathname.split('/');
+  const [mine, theirs] = await Promise.all([
+    viewOf(request, await idOf(request, 'tarnlight', address[3] ?? '')),
+    viewOf(request, await idOf(request, 'nibshore', 'my-painting-hand')),
+  ]);
+  const given = {
+    mine,
+    theirs,
+    said: [
+      ['Sheet details', 'Packet details'],
+      ['Fill with ground', 'Fill with color'],
+    ],
+    alone: ['Open as reference'],
+  };
+  const counted = execFileSync(process.execPath, ['--import', 'tsx', 'e2e/countAlike.ts'], {
+    input: JSON.stringify(given),
+    encoding: 'utf8',
+  });
+  const [same, both] = JSON.parse(counted) as [number, number];
+  expect(both).toBeGreaterThan(80);
+  await expect.poll(() => figures(page)).toEqual([same, same, both]);
+  await expect(page.locator('[data-before]')).toContainText(`${Math.round((100 * same) / both)} %`);
+
+  await open(page, `/board/tarnlight/${address[3]}`);
+  await press(page.getByRole('button', { name: 'Keep as new…' }));
+  await page.getByRole('textbox', { name: 'Name' }).fill('Like painting');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('banner').getByRole('status')).toHaveText('kept');
+  await press(page.getByRole('button', { name: /^Check/ }));
+  await expect(dialog).toContainText('Nothing is wrong in this keymap');
+});
+
+test('a keymap derived in one step keeps its corrections when it is derived again, and says what is new', async ({
+  page,
+  request,
+}) => {
+  const there = await bringInWalk(request, 'Derived from');
+  const here = await bringInWalk(request, 'Derived to');
+  const source = await idOf(request, there, 'walk-keys');
+  const change = async (id: number, command: string, before: string[], after: string[]): Promise<void> => {
+    const { draft } = await viewOf(request, id);
+    const bindings = (chords: string[]) => chords.map((chord) => ({ chord }));
+    const ticket = { title: command, changes: [{ command, before: bindings(before), after: bindings(after) }] };
+    const answer = await request.post(`/api/keymaps/${id}/edits`, { data: { revision: draft.revision, ticket } });
+    expect(answer.ok()).toBe(true);
+  };
+  await change(source, 'wash', ['Alt+W'], ['F6']);
+  await open(page, `/match/${here}/walk-keys?like=${there}%2Fwalk-keys`);
+  await settled(page);
+  await expect(line(page, 'Wash')).toContainText('F6');
+  await press(page.getByRole('button', { name: 'Derive a new keymap…' }));
+  await page.getByRole('textbox', { name: 'Name' }).fill('Derived');
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(new RegExp(`/match/${here}/derived`));
+  await expect(page.getByText(/nothing has changed there since/)).toBeVisible();
+
+  // One key is corrected here; two things change there, one of them the same command.
+  const derived = await idOf(request, here, 'derived');
+  await change(derived, 'mend', ['F9'], ['Shift+F9']);
+  await change(source, 'mend', ['F9'], ['Alt+M']);
+  await change(source, 'dot', ['Q'], ['W']);
+  await page.reload();
+  await page.locator('html[data-ready]').waitFor();
+  await expect(page.getByText(/2 things are new/)).toBeVisible();
+  await press(page.getByRole('button', { name: 'See what is new' }));
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByRole('listitem')).toHaveCount(1);
+  await expect(dialog.getByRole('listitem')).toContainText('Dot');
+  await expect(dialog).toContainText('Your corrections stay: Mend.');
+  await press(dialog.getByRole('button', { name: 'Put 1 change on the tape' }));
+  await expect(page.getByText(/nothing has changed there since/)).toBeVisible();
+  await expect(tape(page)).toContainText('Derived again');
+  const { bindings } = await viewOf(request, derived);
+  expect(bindings.filter(([id]) => id === 'mend')).toEqual([['mend', 'Shift+F9']]);
+  expect(bindings.filter(([id]) => id === 'dot')).toEqual([['dot', 'W']]);
+  await page.reload();
+  await page.locator('html[data-ready]').waitFor();
+  await expect(page.getByText(/1 correction of yours/)).toBeVisible();
+});
+
+test('rules hold for all lines, and keys made on another desktop are translated', async ({ page, request }) => {
+  const there = await bringInWalk(request, 'Rules from');
+  const here = await bringInWalk(request, 'Rules to');
+  const source = await idOf(request, there, 'walk-keys');
+  const { draft } = await viewOf(request, source);
+  const edit = (command: string, before: string, after: string) => ({
+    command,
+    before: before === '' ? [] : [{ chord: before }],
+    after: [{ chord: after }],
+  });
+  const ticket = {
+    title: 'x',
+    changes: [edit('wash', 'Alt+W', 'Shift+F5'), edit('press', '', 'Ctrl+P'), edit('bare', '', 'Z')],
+  };
+  await request.post(`/api/keymaps/${source}/edits`, { data: { revision: draft.revision, ticket } });
+  await open(page, `/match/${here}/walk-keys?like=${there}%2Fwalk-keys`);
+  await settled(page);
+  await expect(line(page, 'Wash')).toBeVisible();
+  await press(page.getByLabel('Only where mine has no key'), 'Space');
+  await expect(line(page, 'Wash')).toHaveCount(0);
+  await expect(line(page, 'Bare')).toContainText('Z');
+  await press(page.getByLabel('Only tools'), 'Space');
+  await expect(line(page, 'Bare')).toHaveCount(0);
+  await page.getByLabel(/made on$/).selectOption('mac');
+  await expect(page.getByLabel('What stays the same')).toBeVisible();
+  await show(page, 'Stays as it is');
+  await expect(line(page, 'Wash')).toContainText('left out by your rules');
+  await page.reload();
+  await page.locator('html[data-ready]').waitFor();
+  await expect(page.getByLabel('Only tools')).toBeChecked();
+  await expect(page.getByLabel(/made on$/)).toHaveValue('mac');
+});
+
+test('keymaps of any programs are compared, each with each, and by concept', async ({ page }) => {
+  await open(
+    page,
+    '/match/compare?with=tarnlight%2Fsheet-retouching&with=nibshore%2Fmy-painting-hand&with=quillmoor%2Flabel-drawing',
+  );
+  const matrix = page.getByRole('region', { name: 'How much carries over' });
+  await expect(matrix.getByRole('button')).toHaveCount(6);
+  await press(matrix.getByRole('button', { name: /^Quillmoor .* in Nibshore/ }));
+  await expect(page.getByText(/one thing in Quillmoor and another in Nibshore, the worst first/)).toBeVisible();
+  const harms = await page
+    .locator('[data-harm]')
+    .evaluateAll((rows) => rows.map((row) => row.getAttribute('data-harm')));
+  const order = ['loses work', 'changes the picture', 'changes a tool', 'changes the view'];
+  expect(harms.map((one) => order.indexOf(one ?? ''))).toEqual(harms.map((one) => order.indexOf(one ?? '')).sort());
+  await press(page.getByRole('button', { name: /^Same keys, same action \d/ }));
+  await expect(page.getByRole('region', { name: 'Same keys, same action' })).toContainText('Undo');
+  await press(page.getByRole('button', { name: 'By concept' }));
+  await expect(page).toHaveURL(/show=concepts/);
+  const table = page.getByRole('table', { name: 'What the programs do' });
+  await page.getByLabel('Search in all programs').fill('step in');
+  await expect(table.getByRole('row').filter({ hasText: 'Step in' }).first()).toBeVisible();
+  await press(page.getByRole('button', { name: /^Only in one \d/ }));
+  await page.getByLabel('Search in all programs').fill('lift stain');
+  const alone = table.getByRole('row').filter({ hasText: 'Lift stain' });
+  await expect(alone.getByText('–')).toHaveCount(2);
+  await press(page.getByRole('button', { name: /^Leave out Quillmoor/ }));
+  await expect(page).not.toHaveURL(/quillmoor/);
+  await expect(page.getByRole('button', { name: /^Keymap \d/ })).toHaveCount(2);
+});
