@@ -7,6 +7,7 @@ import { DEFAULT_KEYBOARD } from '../src/core/keyboard/usKeyboard';
 import { whereOf } from '../src/core/keyboard/where';
 import { manyWishes } from './advice';
 import { generate } from './generate';
+import { manyCommands } from './match';
 import type { Row } from './measure';
 
 const PORT = 4183;
@@ -54,6 +55,7 @@ export async function benchBrowser(): Promise<{ rows: Row[]; failures: string[] 
     longestOf.push(await longestTask(page));
     const longest = Math.max(...longestOf);
     const plans = await makePlans(page, base, manyWishes(generated.program, whereOf(DEFAULT_KEYBOARD)));
+    const matched = await findMatches(page, base);
     // The rest of the server's work, so that its memory is seen under all of it.
     for (const program of ['tarnlight/sheet-retouching', 'bench/factory-keys']) {
       const [slug, keymap] = program.split('/');
@@ -72,6 +74,7 @@ export async function benchBrowser(): Promise<{ rows: Row[]; failures: string[] 
       if (quantile(times, 0.95) >= 50) failures.push(`${what} takes 50 ms or more to its list at p95`);
     if (quantile(suggested, 0.95) >= 50) failures.push('suggestions take 50 ms or more at p95');
     if (quantile(plans.later, 0.95) >= 150) failures.push('a plan takes 150 ms or more in the worker');
+    if (quantile(matched, 0.95) >= 1000) failures.push('counterparts take 1 s or more in the worker');
     if (longest > 100) failures.push(`a task took ${longest.toFixed(0)} ms`);
     if (most >= 400) failures.push('the server took 400 MB or more');
     return {
@@ -111,6 +114,12 @@ export async function benchBrowser(): Promise<{ rows: Row[]; failures: string[] 
           'Plan of 200 wishes over 1,239 chords in the worker: the first, then p50 / p95',
           `${plans.first.toFixed(0)}, then ${quantile(plans.later, 0.5).toFixed(0)} / ${quantile(plans.later, 0.95).toFixed(0)} ms`,
           'wanted: under 150 ms',
+          '',
+        ],
+        [
+          'Counterparts of 1,500 by 1,500 commands in the worker, p50 / most',
+          `${quantile(matched, 0.5).toFixed(0)} / ${Math.max(...matched).toFixed(0)} ms`,
+          'wanted: within 1 s',
           '',
         ],
         [
@@ -352,4 +361,23 @@ async function clickFilters(page: Page): Promise<number[]> {
     }
   }
   return results;
+}
+
+/** Opens the match of two programs of 1,500 commands, and reads how long the worker took for their counterparts. */
+async function findMatches(page: Page, base: string): Promise<number[]> {
+  for (const side of ['left', 'right'] as const) {
+    const form = new FormData();
+    form.set('file', new Blob([JSON.stringify(toProgramFile(manyCommands(side, 1500, 340)))]), `${side}.json`);
+    const brought = await fetch(`${base}/api/programs`, { method: 'POST', body: form });
+    if (!brought.ok) throw new Error(await brought.text());
+  }
+  const took: number[] = [];
+  for (let i = 0; i < 9; i++) {
+    await page.goto(`${base}/match/bench-left/factory-keys?like=bench-right%2Ffactory-keys`);
+    await page.getByRole('progressbar', { name: 'Looking for counterparts' }).waitFor();
+    const shown = page.locator('[data-match-ms]');
+    await shown.waitFor();
+    took.push(Number(await shown.getAttribute('data-match-ms')));
+  }
+  return took;
 }

@@ -4,11 +4,13 @@ import { cpus } from 'node:os';
 import { benchAdvice } from './advice';
 import { benchBrowser } from './browser';
 import { benchCore } from './core';
+import { benchMatch } from './match';
 import type { Row } from './measure';
 
 mkdirSync('.tmp', { recursive: true });
 const core = await benchCore();
 const advice = await benchAdvice();
+const match = await benchMatch();
 const browser = process.argv.includes('--core') ? { rows: [] as Row[], failures: [] } : await benchBrowser();
 const table = (rows: readonly Row[]): string =>
   [
@@ -30,6 +32,12 @@ The package is given the same table, leaving a row out as a column of its own; t
 
 ${table(advice.rows)}
 
+## Match
+
+How well counterparts are found is measured on three pairs of lists with the true counterparts beside them, in bench/counterparts/; \`npx tsx bench/counterparts.ts FOLDER --show\` measures other lists and tells what went wrong.
+
+${table(match.rows)}
+
 ## In the browser
 
 Chromium, the production build, 1280x800. Each p50 and p95 is the middle one of three rounds. "Painted" is the time from the key event's own time stamp until after the next paint.
@@ -45,7 +53,7 @@ The place at which the wanted command stands in what is found, in the demo progr
 ${core.search.join('\n')}
 `;
 console.log(text);
-const failures = [...core.failures, ...advice.failures, ...browser.failures];
+const failures = [...core.failures, ...advice.failures, ...match.failures, ...browser.failures];
 if (browser.rows.length > 0) writeFileSync('docs/performance.md', text);
 for (const failure of failures) console.error(`Not as wanted: ${failure}.`);
 process.exit(failures.length === 0 ? 0 : 1);

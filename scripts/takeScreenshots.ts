@@ -19,6 +19,7 @@ const lamp = (name: string) => (page: Page) =>
     document.documentElement.dataset.lamp = one;
   }, name);
 const planned = (page: Page) => page.getByText(/Proven: no other|A good answer/).waitFor();
+const matched = (page: Page) => page.locator('[data-ms]:not([data-stale])').waitFor();
 const VIEWS: readonly (readonly [name: string, address: string, prepare?: (page: Page) => Promise<unknown>])[] = [
   ['shelf', '/shelf'],
   [
@@ -63,6 +64,13 @@ const VIEWS: readonly (readonly [name: string, address: string, prepare?: (page:
     'gains',
     '/wishes/tarnlight/sheet-retouching?show=gains',
     (page: Page) => page.locator('.recharts-bar').first().waitFor(),
+  ],
+  ['match', '/match/tarnlight/sheet-retouching?like=nibshore%2Fmy-painting-hand', matched],
+  ['match-check', '/match/tarnlight/sheet-retouching?like=nibshore%2Fmy-painting-hand&show=check', matched],
+  [
+    'match-compare',
+    '/match/compare',
+    (page: Page) => page.getByRole('region', { name: 'How much carries over' }).waitFor(),
   ],
   ['check', '/board/quillmoor/label-drawing/align-left?show=check', dialog],
   ['key-card', '/board/tarnlight/sheet-retouching/lift-stain?show=key%20KeyQ', dialog],
