@@ -6,7 +6,7 @@ import { judgePairs } from './judgePairs';
 import { learnMenus } from './learnMenus';
 import { buildVocabulary, type Likeness, likeness, type Numbered, numberReading } from './likeness';
 import { meetings } from './meetings';
-import { LEAST, type Pair } from './pair';
+import { isCandidate, type Pair } from './pair';
 import { readCommand } from './readCommand';
 
 /** How sure it is that two commands do the same. */
@@ -56,6 +56,8 @@ export const NO_EVIDENCE: Evidence = {
 /** Told how far it is, from 0 to 1; answering false stops it. */
 export type Progress = (part: number) => boolean;
 
+/** What is fainter than this is not kept: no menu would make a candidate of it. */
+const FAINT = 0.3;
 /** What the same factory keys add; what they make of a pair where every program has these keys for the same. */
 const SAME_KEYS = 0.06;
 const BY_CONVENTION = 0.86;
@@ -120,19 +122,19 @@ function pairUp(
     const onSame = new Map<number, Pair['keys']>();
     for (const chord of keys)
       for (const c of byChord.get(chord) ?? []) {
-        const usual = isConvention(chord, name) || isConvention(chord, (right[c] as Command).name);
-        onSame.set(c, usual ? 'convention' : (onSame.get(c) ?? 'same'));
+        const always = isConvention(chord, name) || isConvention(chord, (right[c] as Command).name);
+        onSame.set(c, always ? 'convention' : (onSame.get(c) ?? 'same'));
       }
-    const worth = new Set(near(row));
-    for (const [c, how] of onSame) if (how === 'convention') worth.add(c);
-    for (const c of worth) {
+    const worth = near(row);
+    const usual = [...onSame].flatMap(([c, how]) => (how === 'convention' && !worth.includes(c) ? [c] : []));
+    for (const c of usual.length > 0 ? [...worth, ...usual] : worth) {
       const like = likeness(vocabulary, row, columns[c] as Numbered);
       const same = onSame.get(c) ?? null;
       let { figure } = like;
       if (same === 'convention' && !like.opposed) figure = Math.max(figure, BY_CONVENTION);
       else if (same) figure += SAME_KEYS * (1 - figure);
       // A menu may yet raise it.
-      if (figure >= LEAST * 0.75) pairs.push({ row: r, column: c, likeness: like, figure, keys: same, strange: 0 });
+      if (figure >= FAINT) pairs.push({ row: r, column: c, likeness: like, figure, keys: same, tie: 0, strange: 0 });
     }
   }
   return pairs;
@@ -144,7 +146,7 @@ const price = (figure: number): number => Math.round(1_000_000 * (1 - figure ** 
 /** The best one-to-one choice among the pairs: the columns of the rows, -1 for none. */
 function bestPairs(pairs: readonly Pair[], rows: number, columns: number, progress: RowsDone): Int32Array | null {
   const costs = new Float64Array(rows * columns).fill(Infinity);
-  for (const { row, column, figure } of pairs) if (figure >= LEAST) costs[row * columns + column] = price(figure);
-  const without = new Float64Array(rows).fill(price(LEAST) + 1);
+  for (const pair of pairs) if (isCandidate(pair)) costs[pair.row * columns + pair.column] = price(pair.figure);
+  const without = new Float64Array(rows).fill(price(FAINT) + 1);
   return assign({ rows, columns, costs, without }, progress)?.columnOf ?? null;
 }

@@ -2,7 +2,7 @@ import type { Command } from '../program/program';
 import type { Candidate, Counterpart } from './findCounterparts';
 import { kindsFit } from './likeness';
 import { splitName } from './meanings';
-import { LEAST, type Pair } from './pair';
+import { isCandidate, type Pair } from './pair';
 
 /** From this likeness on, and this far ahead of every other, a counterpart is sure. */
 const SURE = 0.8;
@@ -27,7 +27,7 @@ export function judgePairs(
   const byRow: Pair[][] = left.map(() => []);
   const byColumn: Pair[][] = right.map(() => []);
   for (const pair of pairs) {
-    if (pair.figure < LEAST) continue;
+    if (!isCandidate(pair)) continue;
     byRow[pair.row]?.push(pair);
     byColumn[pair.column]?.push(pair);
   }

@@ -15,33 +15,46 @@ const PLAIN = 0.7;
  * or lowers them where both menus have their counterparts elsewhere. A pair is no witness for itself.
  */
 export function learnMenus(pairs: readonly Pair[], left: readonly Command[], right: readonly Command[]): void {
-  const menusOf = (list: readonly Command[]): readonly string[] => list.map((one) => one.path.join('\n'));
-  const [lefts, rights] = [menusOf(left), menusOf(right)];
-  const shared = new Map<string, number>();
-  const ofLeft = new Map<string, number>();
-  const ofRight = new Map<string, number>();
-  const add = (map: Map<string, number>, key: string, more: number): void => {
-    map.set(key, (map.get(key) ?? 0) + more);
-  };
-  const witnesses = new Map<Pair, number>();
+  const numbers = new Map<string, number>();
+  const lefts = menuNumbers(numbers, left);
+  const rights = menuNumbers(numbers, right);
+  const ofLeft = new Float64Array(numbers.size);
+  const ofRight = new Float64Array(numbers.size);
+  const shared = new Map<number, number>();
+  const together = (a: number, b: number): number => a * numbers.size + b;
+  const witnesses = new Set<Pair>();
   for (const pair of plainPairs(pairs, left.length, right.length)) {
-    const [a, b] = [lefts[pair.row] as string, rights[pair.column] as string];
-    add(shared, `${a}\t${b}`, pair.figure);
-    add(ofLeft, a, pair.figure);
-    add(ofRight, b, pair.figure);
-    witnesses.set(pair, pair.figure);
+    const [a, b] = [lefts[pair.row] as number, rights[pair.column] as number];
+    shared.set(together(a, b), (shared.get(together(a, b)) ?? 0) + pair.figure);
+    ofLeft[a] = (ofLeft[a] as number) + pair.figure;
+    ofRight[b] = (ofRight[b] as number) + pair.figure;
+    witnesses.add(pair);
   }
   for (const pair of pairs) {
-    const [a, b] = [lefts[pair.row] as string, rights[pair.column] as string];
-    const own = witnesses.get(pair) ?? 0;
-    const both = (shared.get(`${a}\t${b}`) ?? 0) - own;
-    const [all, others] = [(ofLeft.get(a) ?? 0) - own, (ofRight.get(b) ?? 0) - own];
-    if (both > 0.01) pair.figure += (1 - pair.figure) * MENU * pair.figure * (both / (Math.min(all, others) + 0.7));
-    else {
+    const a = lefts[pair.row] as number;
+    const b = rights[pair.column] as number;
+    const own = witnesses.has(pair) ? pair.figure : 0;
+    const both = (shared.get(together(a, b)) ?? 0) - own;
+    const all = (ofLeft[a] as number) - own;
+    const others = (ofRight[b] as number) - own;
+    if (both > 0.01) {
+      pair.tie = both / (Math.min(all, others) + 0.7);
+      pair.figure += (1 - pair.figure) * MENU * pair.figure * pair.tie;
+    } else {
       pair.strange = all > SETTLED && others > SETTLED ? 2 : all > SETTLED || others > SETTLED ? 1 : 0;
       if (pair.strange === 2) pair.figure *= ELSEWHERE;
     }
   }
+}
+
+/** The menu of each command, by a number. */
+function menuNumbers(numbers: Map<string, number>, commands: readonly Command[]): Int32Array {
+  return Int32Array.from(commands, ({ path }) => {
+    const menu = path.join('\n');
+    const number = numbers.get(menu) ?? numbers.size;
+    numbers.set(menu, number);
+    return number;
+  });
 }
 
 /** The pairs that are the best of both their row and their column. */

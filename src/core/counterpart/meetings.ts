@@ -4,7 +4,7 @@ import { BY_MENU, IN_GENERAL, type Numbered, type Vocabulary } from './likeness'
 type Postings = { readonly columns: Int32Array; readonly meanings: Int32Array; readonly credits: Float64Array };
 
 /** Names of which at most so much means the same are not worth comparing. */
-const WORTH = 0.34;
+const WORTH = 0.32;
 
 /**
  * For a row, the columns that are worth comparing: those whose names may mean enough of the same, or that speak of a concept that it
@@ -25,6 +25,8 @@ export function meetings(columns: readonly Numbered[], vocabulary: Vocabulary): 
   const there = new Float64Array(columns.length);
   const credits = new Float64Array(columns.length);
   const creditFor = new Int32Array(columns.length);
+  const foundFor = new Int32Array(columns.length);
+  let asked = 0;
   let round = 0;
   return (row) => {
     const touched: number[] = [];
@@ -59,17 +61,28 @@ export function meetings(columns: readonly Numbered[], vocabulary: Vocabulary): 
         there[column] = (there[column] as number) + BY_MENU * (weight[postings.meanings[i] as number] as number);
       }
     }
-    const found = new Set<number>();
+    const found: number[] = [];
+    asked++;
     for (const column of touched) {
       const all = row.weight + (columns[column] as Numbered).weight;
-      if ((here[column] as number) + (there[column] as number) >= WORTH * all) found.add(column);
+      if ((here[column] as number) + (there[column] as number) >= WORTH * all) {
+        found.push(column);
+        foundFor[column] = asked;
+      }
       here[column] = 0;
       there[column] = 0;
     }
-    for (const { concept } of row.concepts) for (const column of byConcept.get(concept) ?? []) found.add(column);
-    return [...found];
+    for (const { concept } of row.concepts)
+      for (const column of byConcept.get(concept) ?? NONE) {
+        if (foundFor[column] === asked) continue;
+        foundFor[column] = asked;
+        found.push(column);
+      }
+    return found;
   };
 }
+
+const NONE: readonly number[] = [];
 
 function postingsByRoot(columns: readonly Numbered[], root: Int32Array): ReadonlyMap<number, Postings> {
   const lists = new Map<number, [column: number, meaning: number, credit: number][]>();

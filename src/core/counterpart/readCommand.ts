@@ -1,7 +1,7 @@
 import { conceptsNamed } from '../glossary/glossary';
 import type { Command } from '../program/program';
 import { wordsOf } from '../text/wordsOf';
-import { type Meaning, meaningsIn, splitName, stemOf } from './meanings';
+import { type Meaning, meaningsIn, rootOf, splitName, stemOf } from './meanings';
 
 /** A concept of the glossary that a name speaks of, and how much of the name says it, from 0 to 1. */
 export type Spoken = { readonly concept: number; readonly part: number };
@@ -34,7 +34,14 @@ export function readCommand(command: Command): CommandReading {
     for (const meaning of read) if (!own.has(meaning)) around.add(meaning);
   }
   const plain = splitName(command.name).map(stemOf).join(' ');
-  return { command, plain, meanings, around: [...around], concepts: spokenOf(command) };
+  return { command, plain, meanings: asSeen(meanings, around), around: [...around], concepts: spokenOf(command) };
+}
+
+/** In a menu about the view, larger alone is nearer. */
+function asSeen(meanings: readonly Meaning[], around: ReadonlySet<Meaning>): readonly Meaning[] {
+  const alone = meanings.includes('size') && meanings.every((one) => one === 'size' || one.startsWith('up='));
+  if (!alone || ![...around].some((one) => rootOf(one) === 'view')) return meanings;
+  return ['zoom', meanings.includes('up=up') ? 'io=in' : 'io=out'];
 }
 
 /** The concepts whose phrases stand in the name, or in the name and the last step of its path together. */
