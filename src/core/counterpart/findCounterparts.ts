@@ -57,7 +57,7 @@ export const NO_EVIDENCE: Evidence = {
 export type Progress = (part: number) => boolean;
 
 /** What is fainter than this is not kept: no menu would make a candidate of it. */
-const FAINT = 0.3;
+const FAINT = 0.32;
 /** What the same factory keys add; what they make of a pair where every program has these keys for the same. */
 const SAME_KEYS = 0.06;
 const BY_CONVENTION = 0.86;
@@ -128,13 +128,14 @@ function pairUp(
     const worth = near(row);
     const usual = [...onSame].flatMap(([c, how]) => (how === 'convention' && !worth.includes(c) ? [c] : []));
     for (const c of usual.length > 0 ? [...worth, ...usual] : worth) {
-      const like = likeness(vocabulary, row, columns[c] as Numbered);
       const same = onSame.get(c) ?? null;
+      // A menu may yet raise it.
+      const like = likeness(vocabulary, row, columns[c] as Numbered, same === 'convention' ? 0 : FAINT);
+      if (!like) continue;
       let { figure } = like;
       if (same === 'convention' && !like.opposed) figure = Math.max(figure, BY_CONVENTION);
       else if (same) figure += SAME_KEYS * (1 - figure);
-      // A menu may yet raise it.
-      if (figure >= FAINT) pairs.push({ row: r, column: c, likeness: like, figure, keys: same, tie: 0, strange: 0 });
+      pairs.push({ row: r, column: c, likeness: like, figure, keys: same, tie: 0, strange: 0 });
     }
   }
   return pairs;

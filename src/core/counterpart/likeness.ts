@@ -109,8 +109,11 @@ export function numberReading(vocabulary: Vocabulary, reading: CommandReading): 
   };
 }
 
-/** How alike two commands are by their names, menus and kinds. */
-export function likeness(vocabulary: Vocabulary, a: Numbered, b: Numbered): Likeness {
+/**
+ * How alike two commands are by their names, menus and kinds.
+ * @returns null where they are less alike than `least`.
+ */
+export function likeness(vocabulary: Vocabulary, a: Numbered, b: Numbered, least: number): Likeness | null {
   const same = a.reading.plain === b.reading.plain && a.reading.plain !== '';
   const name = same ? 1 : OTHER_WORDS * sharedPart(vocabulary, a, b);
   let concept = -1;
@@ -132,6 +135,7 @@ export function likeness(vocabulary: Vocabulary, a: Numbered, b: Numbered): Like
   if (against) figure *= OPPOSED;
   figure *= kindsFit(a.reading.command.kind, b.reading.command.kind);
   if (figure > 0.3) figure += (1 - figure) * 0.08 * figure * menuPart(vocabulary, a, b);
+  if (figure < least) return null;
   return { figure, same, name, concept, conceptPart, opposed: against };
 }
 

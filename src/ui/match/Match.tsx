@@ -18,17 +18,16 @@ import { type Derivation, EMPTY_PLAN, type MatchPlan } from '@/core/transfer/mat
 import type { ChoiceKind } from '@/core/transfer/transferTypes';
 import type { DraftState, KeymapLink, KeymapView, MatchView } from '@/core/view/views';
 import type { MatchTask } from '@/workers/matcher';
-import { askToPull } from '../draft/askToPull';
 import { DraftPill } from '../draft/DraftPill';
-import { Tape } from '../draft/Tape';
+import { DraftTape } from '../draft/DraftTape';
 import { TroubleDialog } from '../draft/TroubleDialog';
+import { UndoRedo } from '../draft/UndoRedo';
 import { useDraft } from '../draft/useDraft';
-import { useUndoKeys } from '../draft/useUndoKeys';
-import { ConfirmDialog, type Question } from '../parts/ConfirmDialog';
 import { KeymapPicker } from '../parts/KeymapPicker';
 import { NameDialog } from '../parts/NameDialog';
 import { useStable } from '../parts/useStable';
-import { ask, messageOf } from '../shell/api';
+import { useStore } from '../parts/useStore';
+import { ask } from '../shell/api';
 import { useNotice } from '../shell/Notices';
 import { useSettings } from '../shell/SettingsContext';
 import { CounterpartDialog } from './CounterpartDialog';
@@ -55,7 +54,7 @@ export function Match({ match, links, initialShown }: Props) {
   const { program, programSlug } = view;
   const { where } = useSettings();
   const { draft, trouble, dismiss, actions } = useDraft(view);
-  const { state, tape } = draft;
+  const { state } = draft;
   const facts = useMemo(() => programFacts(program), [program]);
   const their = useMemo(() => draftOf(theirs), [theirs]);
   const [said, setSaid] = useState(match.said);
@@ -65,7 +64,6 @@ export function Match({ match, links, initialShown }: Props) {
   const [pairing, setPairing] = useState<MatchRow | null>(null);
   const [pressing, setPressing] = useState<MatchRow | null>(null);
   const [naming, setNaming] = useState(false);
-  const [question, setQuestion] = useState<Question | null>(null);
   const tell = useNotice();
   const router = useRouter();
   const there = `${theirs.program.name} · ${their.state.name}`;
@@ -129,9 +127,6 @@ export function Match({ match, links, initialShown }: Props) {
     if (window.location.pathname + window.location.search !== address) window.history.replaceState(null, '', address);
   }, [programSlug, state.slug, theirs.programSlug, their.state.slug, shown]);
 
-  const undo = useStable(() => void (state.cursor > 0 && actions.goTo((now) => now.cursor - 1)));
-  const redo = useStable(() => void (state.cursor < tape.length && actions.goTo((now) => now.cursor + 1)));
-  useUndoKeys(undo, redo);
   const ticket = answer?.transfer.ticket ?? null;
   const put = async (): Promise<void> => {
     if (!ticket || !(await actions.edit(ticket))) return;
@@ -169,7 +164,6 @@ export function Match({ match, links, initialShown }: Props) {
   const onOther = useStable((row: MatchRow) => setPressing(row));
   const onCounterpart = useStable((row: MatchRow) => setPairing(row));
   const changes = useMemo(() => compareKeymaps(draft.kept, draft.keymap).length, [draft.kept, draft.keymap]);
-  const board = `/board/${programSlug}/${state.slug}`;
   return (
     <div className="screen">
       <header className="bar">
@@ -194,12 +188,7 @@ export function Match({ match, links, initialShown }: Props) {
         />
         <DraftPill state={state} changes={changes} />
         <span className="push" />
-        <button type="button" className="word" aria-disabled={state.cursor === 0} onClick={undo}>
-          Undo
-        </button>
-        <button type="button" className="word" aria-disabled={state.cursor >= tape.length} onClick={redo}>
-          Redo
-        </button>
+        <UndoRedo draft={draft} actions={actions} />
         <Link className="word" href="/match/compare">
           Compare all
         </Link>
@@ -268,21 +257,7 @@ export function Match({ match, links, initialShown }: Props) {
             Derive a new keymap…
           </Button>
         </aside>
-        <Tape
-          draft={draft}
-          nameOf={nameOf}
-          onOpen={(one) => router.push(`${board}/${encodeURIComponent(one)}`)}
-          onGoTo={(cursor) => void actions.goTo(() => cursor)}
-          onPull={(position) =>
-            askToPull(position, {
-              draft,
-              place: where.place,
-              edit: (one) => void actions.edit(one),
-              ask: setQuestion,
-              tell,
-            })
-          }
-        />
+        <DraftTape draft={draft} actions={actions} nameOf={nameOf} board={`/board/${programSlug}/${state.slug}`} />
       </main>
       {pairing && answer && (
         <CounterpartDialog
@@ -327,7 +302,6 @@ export function Match({ match, links, initialShown }: Props) {
           onDone={derive}
         />
       )}
-      {question && <ConfirmDialog question={question} onClose={() => setQuestion(null)} />}
       <TroubleDialog trouble={trouble} onClose={dismiss} onReload={actions.reload} />
     </div>
   );
@@ -402,20 +376,4 @@ function keysOf(rows: readonly Row[]): ReadonlyMap<CommandId, readonly ChordText
   const keys = new Map<CommandId, ChordText[]>();
   for (const [id, chord] of rows) keys.set(id, [...(keys.get(id) ?? []), chord]);
   return keys;
-}
-
-type Store = (method: 'PATCH' | 'POST', address: string, body: object) => void;
-
-/** Stores what is settled at once, one after the other; says so if it can't. */
-function useStore(): Store {
-  const tell = useNotice();
-  const queue = useRef<Promise<unknown>>(Promise.resolve());
-  return useCallback(
-    (method, address, body) => {
-      queue.current = queue.current
-        .then(() => ask(method, address, body, true))
-        .catch((error) => tell(messageOf(error)));
-    },
-    [tell],
-  );
 }

@@ -2,7 +2,6 @@
 
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { emptyList } from '@/core/advice/emptyList';
 import type { WishList } from '@/core/advice/wishList';
@@ -12,17 +11,14 @@ import type { CommandId } from '@/core/program/program';
 import { counted } from '@/core/text/sentence';
 import type { KeymapLink, WishesView } from '@/core/view/views';
 import type { Ground } from '@/workers/planner';
-import { askToPull } from '../draft/askToPull';
 import { DraftPill } from '../draft/DraftPill';
-import { Tape } from '../draft/Tape';
+import { DraftTape } from '../draft/DraftTape';
 import { TroubleDialog } from '../draft/TroubleDialog';
+import { UndoRedo } from '../draft/UndoRedo';
 import { useDraft } from '../draft/useDraft';
-import { useUndoKeys } from '../draft/useUndoKeys';
-import { ConfirmDialog, type Question } from '../parts/ConfirmDialog';
 import { KeymapPicker } from '../parts/KeymapPicker';
 import { useReach } from '../parts/useReach';
-import { useStable } from '../parts/useStable';
-import { ask, messageOf } from '../shell/api';
+import { useStore } from '../parts/useStore';
 import { useNotice } from '../shell/Notices';
 import { useSettings } from '../shell/SettingsContext';
 import { CountsDialog } from './CountsDialog';
@@ -52,9 +48,7 @@ export function Wishes({ wishes, links, initialShown }: Props) {
   const [uses, setUses] = useState(wishes.uses);
   const [shown, setShown] = useState(initialShown);
   const [counting, setCounting] = useState(false);
-  const [question, setQuestion] = useState<Question | null>(null);
   const tell = useNotice();
-  const router = useRouter();
   const { reach, ready } = useReach(draft.keymap);
   const told = useMemo(() => new Map(Object.entries(uses)), [uses]);
 
@@ -70,7 +64,7 @@ export function Wishes({ wishes, links, initialShown }: Props) {
   const planning = usePlan(ground, task);
   const fresh = planning.made?.task === task ? planning.made.answer : null;
 
-  const store = useStore(draft.state.id);
+  const store = useStore();
   const change = useCallback((values: Partial<WishList>): void => setList((now) => ({ ...now, ...values })), []);
   const wish = useCallback(
     (ids: readonly CommandId[], on: boolean): void =>
@@ -85,7 +79,8 @@ export function Wishes({ wishes, links, initialShown }: Props) {
   const keymapId = draft.state.id;
   const stored = useRef({ list, keymapId });
   useEffect(() => {
-    if (stored.current.list !== list || stored.current.keymapId !== keymapId) store('wishes', list);
+    if (stored.current.list !== list || stored.current.keymapId !== keymapId)
+      store('PATCH', `/api/keymaps/${keymapId}/wishes`, list);
     stored.current = { list, keymapId };
   }, [list, keymapId, store]);
   const tellUses = useCallback(
@@ -94,9 +89,9 @@ export function Wishes({ wishes, links, initialShown }: Props) {
         const { [command]: _, ...rest } = now;
         return perDay === null ? rest : { ...rest, [command]: perDay };
       });
-      store('uses', { uses: { [command]: perDay } });
+      store('PATCH', `/api/keymaps/${keymapId}/uses`, { uses: { [command]: perDay } });
     },
-    [store],
+    [store, keymapId],
   );
 
   // A command that the address wishes for is put on the list once; then the address says where this is.
@@ -109,23 +104,12 @@ export function Wishes({ wishes, links, initialShown }: Props) {
     if (window.location.pathname + window.location.search !== address) window.history.replaceState(null, '', address);
   }, [programSlug, draft.state.slug, shown]);
 
-  const { state, tape } = draft;
-  const undo = useStable(() => void (state.cursor > 0 && actions.goTo((now) => now.cursor - 1)));
-  const redo = useStable(() => void (state.cursor < tape.length && actions.goTo((now) => now.cursor + 1)));
-  useUndoKeys(undo, redo);
+  const { state } = draft;
   const ticket = fresh?.plan.ticket ?? null;
   const put = async (): Promise<void> => {
     if (!ticket || !(await actions.edit(ticket))) return;
     tell(`${counted(ticket.changes.length, 'change')} on the tape as one ticket.`);
   };
-  const pull = (position: number): void =>
-    askToPull(position, {
-      draft,
-      place: where.place,
-      edit: (one) => void actions.edit(one),
-      ask: setQuestion,
-      tell,
-    });
   const changes = useMemo(() => compareKeymaps(draft.kept, draft.keymap).length, [draft.kept, draft.keymap]);
   const nameOf = useCallback((one: CommandId) => facts.commands.get(one)?.name ?? one, [facts]);
   const board = `/board/${programSlug}/${state.slug}`;
@@ -143,12 +127,7 @@ export function Wishes({ wishes, links, initialShown }: Props) {
         />
         <DraftPill state={state} changes={changes} />
         <span className="push" />
-        <button type="button" className="word" aria-disabled={state.cursor === 0} onClick={undo}>
-          Undo
-        </button>
-        <button type="button" className="word" aria-disabled={state.cursor >= tape.length} onClick={redo}>
-          Redo
-        </button>
+        <UndoRedo draft={draft} actions={actions} />
         <Link className="word" href={board}>
           Back to the Board
         </Link>
@@ -190,13 +169,7 @@ export function Wishes({ wishes, links, initialShown }: Props) {
             <Gains program={program} draft={draft} ticket={ticket} told={told} reach={reach} />
           )}
         </div>
-        <Tape
-          draft={draft}
-          nameOf={nameOf}
-          onOpen={(one) => router.push(`${board}/${encodeURIComponent(one)}`)}
-          onGoTo={(cursor) => void actions.goTo(() => cursor)}
-          onPull={pull}
-        />
+        <DraftTape draft={draft} actions={actions} nameOf={nameOf} board={board} />
       </main>
       {counting && (
         <CountsDialog
@@ -205,7 +178,7 @@ export function Wishes({ wishes, links, initialShown }: Props) {
           onClose={() => setCounting(false)}
           onDone={(counts) => {
             setUses(counts);
-            store('uses', { uses: counts, all: true });
+            store('PATCH', `/api/keymaps/${keymapId}/uses`, { uses: counts, all: true });
             setCounting(false);
             tell(
               Object.keys(counts).length === 0
@@ -215,26 +188,7 @@ export function Wishes({ wishes, links, initialShown }: Props) {
           }}
         />
       )}
-      {question && <ConfirmDialog question={question} onClose={() => setQuestion(null)} />}
       <TroubleDialog trouble={trouble} onClose={dismiss} onReload={actions.reload} />
     </div>
-  );
-}
-
-type Store = (what: 'wishes' | 'uses', body: object) => void;
-
-/** Stores what is changed at once, one after the other; says so if it can't. */
-function useStore(keymap: number): Store {
-  const tell = useNotice();
-  const id = useRef(keymap);
-  id.current = keymap;
-  const queue = useRef<Promise<unknown>>(Promise.resolve());
-  return useCallback(
-    (what, body) => {
-      queue.current = queue.current
-        .then(() => ask('PATCH', `/api/keymaps/${id.current}/${what}`, body, true))
-        .catch((error) => tell(messageOf(error)));
-    },
-    [tell],
   );
 }

@@ -1,0 +1,48 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { Draft } from '@/core/keymap/draft';
+import type { CommandId } from '@/core/program/program';
+import { ConfirmDialog, type Question } from '../parts/ConfirmDialog';
+import { useNotice } from '../shell/Notices';
+import { useSettings } from '../shell/SettingsContext';
+import { askToPull } from './askToPull';
+import { Tape } from './Tape';
+import type { DraftActions } from './useDraft';
+
+type Props = {
+  readonly draft: Draft;
+  readonly actions: DraftActions;
+  readonly nameOf: (command: CommandId) => string;
+  /** The address of the Board, to which a ticket's command leads. */
+  readonly board: string;
+};
+
+/** The tape of a draft on a screen other than the Board: to go along, to open tickets, to pull one from the middle. */
+export function DraftTape({ draft, actions, nameOf, board }: Props) {
+  const { where } = useSettings();
+  const [question, setQuestion] = useState<Question | null>(null);
+  const tell = useNotice();
+  const router = useRouter();
+  return (
+    <>
+      <Tape
+        draft={draft}
+        nameOf={nameOf}
+        onOpen={(one) => router.push(`${board}/${encodeURIComponent(one)}`)}
+        onGoTo={(cursor) => void actions.goTo(() => cursor)}
+        onPull={(position) =>
+          askToPull(position, {
+            draft,
+            place: where.place,
+            edit: (one) => void actions.edit(one),
+            ask: setQuestion,
+            tell,
+          })
+        }
+      />
+      {question && <ConfirmDialog question={question} onClose={() => setQuestion(null)} />}
+    </>
+  );
+}

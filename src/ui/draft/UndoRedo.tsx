@@ -1,0 +1,24 @@
+'use client';
+
+import type { Draft } from '@/core/keymap/draft';
+import { useStable } from '../parts/useStable';
+import type { DraftActions } from './useDraft';
+import { useUndoKeys } from './useUndoKeys';
+
+/** Undo and redo along the tape, by button and by the keys everybody knows. */
+export function UndoRedo({ draft, actions }: { draft: Draft; actions: DraftActions }) {
+  const { state, tape } = draft;
+  const undo = useStable(() => void (state.cursor > 0 && actions.goTo((now) => now.cursor - 1)));
+  const redo = useStable(() => void (state.cursor < tape.length && actions.goTo((now) => now.cursor + 1)));
+  useUndoKeys(undo, redo);
+  return (
+    <>
+      <button type="button" className="word" aria-disabled={state.cursor === 0} onClick={undo}>
+        Undo
+      </button>
+      <button type="button" className="word" aria-disabled={state.cursor >= tape.length} onClick={redo}>
+        Redo
+      </button>
+    </>
+  );
+}
