@@ -2,6 +2,7 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { type Said, withSaid } from '../core/counterpart/knownPairs';
 import { toProgramFile } from '../core/file/programFile';
 import { keymapOf, type Row, rowsOf } from '../core/keymap/keymap';
 import { DEFAULT_FORMS } from '../core/program/program';
@@ -382,6 +383,24 @@ describe('match', () => {
     await sayCounterpart(one.slug, 'fill', other.slug, undefined);
     expect(await said()).toEqual([]);
     await expect(sayCounterpart(one.slug, 'fill', one.slug, 'clone')).rejects.toEqual(problem('not valid'));
+  });
+
+  it('knows after any number of sayings what the page knows that follows them', async () => {
+    const [one, other] = [await fresh(), await fresh()];
+    const slugs = [one.slug, other.slug] as const;
+    const commands = ['clone', 'patch', 'fill'];
+    let known: readonly Said[] = [];
+    // A fixed walk through sayings, denials and second thoughts, from either side.
+    for (let step = 0; step < 40; step++) {
+      const [program, there] = step % 3 === 0 ? [slugs[1], slugs[0]] : slugs;
+      const command = commands[(step * 7) % 3] as string;
+      const counterpart = step % 5 === 4 ? undefined : step % 7 === 6 ? null : (commands[(step * 5 + 1) % 3] as string);
+      await sayCounterpart(program, command, there, counterpart);
+      known = withSaid(known, { program, command, other: there }, counterpart);
+      const { said } = await loadMatch(one.slug, 'mine', null);
+      const own = said.filter((row) => slugs.includes(row.program) && slugs.includes(row.other));
+      expect(own).toEqual(known);
+    }
   });
 
   it('keeps what was settled for each two keymaps, and goes on with the one matched last', async () => {

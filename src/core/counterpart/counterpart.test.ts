@@ -6,7 +6,12 @@ import type { Command, Kind } from '../program/program';
 import { describeCandidate, describeCounterpart } from './describeCandidate';
 import { findCounterparts, NO_EVIDENCE } from './findCounterparts';
 import { knownPairs, type Said, withSaid } from './knownPairs';
+import { learnMenus } from './learnMenus';
+import { buildVocabulary, likeness, numberReading } from './likeness';
 import { meaningsIn } from './meanings';
+import { meetings } from './meetings';
+import type { Pair } from './pair';
+import { readCommand } from './readCommand';
 
 const lists = markedListsIn(join(import.meta.dirname, '../../../bench/counterparts'));
 
@@ -131,6 +136,59 @@ describe('counterparts', () => {
   it('stop when told to', () => {
     const [{ left, right }] = lists as [(typeof lists)[number]];
     expect(findCounterparts(left, right, NO_EVIDENCE, () => false)).toBeNull();
+  });
+});
+
+describe('what is worth comparing', () => {
+  it('leaves out nothing that is as much alike as is kept, and likeness is the same from both sides', () => {
+    const all = lists.flatMap((one) => [...one.left, ...one.right]);
+    const some = fc.uniqueArray(fc.nat(all.length - 1), { minLength: 5, maxLength: 40 });
+    fc.assert(
+      fc.property(some, some, (lefts, rights) => {
+        const read = (places: readonly number[]) => places.map((at) => readCommand(all[at] as Command));
+        const [left, right] = [read(lefts), read(rights)];
+        const vocabulary = buildVocabulary([...left, ...right]);
+        const rows = left.map((one) => numberReading(vocabulary, one));
+        const columns = right.map((one) => numberReading(vocabulary, one));
+        const near = meetings(columns, vocabulary);
+        for (const row of rows) {
+          const met = new Set(near(row));
+          columns.forEach((column, c) => {
+            const like = likeness(vocabulary, row, column, 0);
+            const back = likeness(vocabulary, column, row, 0);
+            expect(like?.figure).toBeCloseTo(back?.figure ?? -1, 10);
+            // Names alone; what the menus and kinds make of them comes later.
+            if ((like?.name ?? 0) >= 0.36)
+              expect([row.reading.plain, column.reading.plain, met.has(c)]).toContain(true);
+          });
+        }
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it('raises pairs in menus that belong together, lowers them in menus that have theirs elsewhere', () => {
+    const menu = (name: string, count: number) => Array.from({ length: count }, (_, i) => command(`Thing ${i}`, name));
+    const [left, right] = [
+      [...menu('Repair', 4), ...menu('Look', 4)],
+      [...menu('Mend', 4), ...menu('View', 4)],
+    ];
+    const pair = (row: number, column: number, figure: number): Pair => ({
+      row,
+      column,
+      figure,
+      likeness: { figure, same: false, name: figure, concept: -1, conceptPart: 0, opposed: false },
+      keys: null,
+      tie: 0,
+      strange: 0,
+    });
+    const plain = [0, 1, 2, 4, 5, 6].map((i) => pair(i, i, 0.9));
+    const [within, across] = [pair(3, 3, 0.5), pair(3, 7, 0.5)];
+    learnMenus([...plain, within, across], left, right);
+    expect(within.figure).toBeGreaterThan(0.5);
+    expect(within.tie).toBeGreaterThan(0.5);
+    expect(across.figure).toBeLessThan(0.5);
+    expect(across.strange).toBe(2);
   });
 });
 

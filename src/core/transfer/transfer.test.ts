@@ -9,6 +9,8 @@ import { applyTicket, invertTicket } from '../keymap/ticket';
 import { type Command, DEFAULT_FORMS, DEFAULT_RULES, KINDS, type Program } from '../program/program';
 import { anyKeymap, CHORDS, here, sampleProgram } from '../testing/sampleProgram';
 import { deriveAgain } from './deriveAgain';
+import { describeTransferLine } from './describeTransferLine';
+import { planKnockOns } from './planKnockOns';
 import { transfer } from './transfer';
 import type { Choice, TransferRules, TransferTask } from './transferTypes';
 import { translateKeys } from './translateKeys';
@@ -219,6 +221,98 @@ describe('knock-on changes', () => {
     const lost = answered('H');
     expect(lost.lostAnswers).toEqual(['soften']);
     expect(bindingsOf(lost.keymap, 'soften')).not.toContainEqual({ chord: 'H' });
+  });
+});
+
+describe('the closest free keys', () => {
+  const keymap = plate([
+    ['trim', 'R'],
+    ['fix', 'F'],
+  ]);
+  const give = (losers: readonly (readonly [string, string, number])[], wanted: [string, string][] = []) =>
+    planKnockOns(
+      plates,
+      keymap,
+      losers.map(([id, lost, uses]) => ({ command: plates.facts.commands.get(id) as Command, lost, uses })),
+      new Map(wanted),
+    );
+
+  it('are free, each given once, and never those of anybody', () => {
+    fc.assert(
+      fc.property(
+        fc.uniqueArray(fc.constantFrom('wash', 'soften', 'turn', 'relief', 'undo'), { minLength: 1 }),
+        fc.array(fc.constantFrom('A', 'S', 'Mod+E', 'Alt+Shift+K', 'F5'), { minLength: 5, maxLength: 5 }),
+        fc.array(fc.nat(40), { minLength: 5, maxLength: 5 }),
+        (ids, lost, uses) => {
+          const { given } = give(ids.map((id, i) => [id, lost[i] as string, uses[i] as number]));
+          const places = [...given.values()].map(here.place);
+          expect(given.size).toBe(ids.length);
+          expect(new Set(places).size).toBe(places.length);
+          const index = buildClashIndex(plates.facts, keymap, here.place);
+          for (const [id, chord] of given)
+            expect(verdict(index, here, plates.facts.commands.get(id) as Command, chord).findings).toEqual([
+              { kind: 'free' },
+            ]);
+        },
+      ),
+      { numRuns: 150 },
+    );
+  });
+
+  it('go to the one used most where two want the same, and what was answered by hand comes first', () => {
+    const alone = give([['wash', 'E', 1]]).given.get('wash');
+    const both = give([
+      ['wash', 'E', 1],
+      ['relief', 'E', 30],
+    ]).given;
+    expect(both.get('relief')).not.toBe(both.get('wash'));
+    expect(alone).toBeDefined();
+    const answered = give([['wash', 'E', 1]], [['wash', 'Alt+Shift+P']]);
+    expect([...answered.given]).toEqual([['wash', 'Alt+Shift+P']]);
+    expect(give([['wash', 'E', 1]], [['wash', 'R']]).lostAnswers).toEqual(['wash']);
+  });
+});
+
+describe('the words for a line', () => {
+  const keymap = plate(
+    [
+      ['wash', 'W'],
+      ['soften', 'A'],
+      ['relief', 'H'],
+      ['undo', 'Mod+Z', true],
+    ],
+    ['relief'],
+  );
+  const words = (theirs: Parameters<typeof keymapOf>[0], id: string, more: Partial<TransferTask> = {}): string => {
+    const done = transfer(plateTask({ keymap, theirKeys: plate(theirs), ...more }), 'x');
+    const line = done.lines.find((one) => one.mine.id === id);
+    const knockOns = new Map(done.knockOns.map((one) => [one.command.id, one]));
+    return (line ? describeTransferLine(line, knockOns, (one) => keymap.spares.has(one)) : [])
+      .map((span) => Object.values(span)[0])
+      .join('');
+  };
+
+  it('say who loses what, what is free, what stands in the way', () => {
+    expect(words([['wash', 'A']], 'wash')).toBe('Soften loses A and gets S');
+    expect(words([['wash', 'H']], 'wash')).toBe('Relief gives up H, a spare');
+    expect(words([['wash', 'F7']], 'wash')).toBe('free here');
+    expect(words([['wash', 'W']], 'wash')).toBe('already the same');
+    expect(words([['undo', 'Mod+Y']], 'undo')).toBe('marked as a keeper');
+    expect(words([['wash', 'Mod+Z']], 'wash')).toBe('Mod+Z is a keeper of Undo');
+    expect(words([['wash', 'Alt+Tab']], 'wash')).toBe('Alt+Tab is taken by the desktop');
+    expect(words([['wash', 'A']], 'wash', { choices: new Map([['soften', { kind: 'keep' }]]) })).toBe(
+      'A stays with Soften',
+    );
+    expect(words([['wash', 'A']], 'wash', { choices: new Map([['wash', { kind: 'keep' }]]) })).toBe('settled by you');
+    expect(
+      words(
+        [
+          ['wash', 'A'],
+          ['wash', 'Mod+Z'],
+        ],
+        'wash',
+      ),
+    ).toBe('Soften loses A and gets S and Mod+Z is a keeper of Undo');
   });
 });
 
