@@ -145,12 +145,25 @@ const SCREENS: readonly (readonly [name: string, address: string, prepare?: (pag
     (page) => page.getByRole('region', { name: 'How much carries over' }).waitFor(),
   ],
   ['Match, by concept', '/match/compare?show=concepts', (page) => page.getByRole('rowgroup').waitFor()],
+  ['Tryout', '/tryout/tarnlight/sheet-retouching'],
+  [
+    'Tryout, a menu and what fired',
+    '/tryout/nibshore/my-painting-hand',
+    async (page) => {
+      await page.keyboard.press('Control+KeyZ');
+      await page.keyboard.press('KeyX');
+      await page.getByRole('menuitem', { name: 'Layer', exact: true }).click();
+      await page.getByRole('menu', { name: 'Layer' }).waitFor();
+    },
+  ],
   ['Sheets', '/sheets/tarnlight/sheet-retouching?contents=all'],
   ['Nothing here', '/board/tarnlight/no-such-keymap'],
 ];
 
 for (const [name, address, prepare] of SCREENS) {
   test(`${name}: axe finds nothing, and 1280x800 needs no page scrollbar`, async ({ page }) => {
+    // Four lamps over a screen full of lines take their time on a busy machine.
+    test.setTimeout(150_000);
     const errors: string[] = [];
     page.on(
       'console',

@@ -53,6 +53,8 @@ test('Tarnlight is made to feel like Nibshore by keyboard: settled by hand, on t
   const unsure = await countOf(page, 'Check');
   await press(page.getByRole('button', { name: 'Yes, Packet details is Sheet details' }));
   await expect.poll(() => countOf(page, 'Check')).toBeLessThan(unsure);
+  // The line is gone; the focus is on the one that stands in its place.
+  await expect(list(page, 'Check').locator(':focus')).toHaveCount(1);
   await expect.poll(async () => (await figures(page))[2]).toBe((all as number) + 1);
   await press(page.getByRole('button', { name: 'Choose the counterpart of Fill with color' }));
   const dialog = page.getByRole('dialog');
@@ -99,6 +101,7 @@ test('Tarnlight is made to feel like Nibshore by keyboard: settled by hand, on t
   const card = (id: string | null | undefined) => knockOns.locator(`[data-command="${id}"]`);
   await press(card(one).getByRole('button', { name: /^No key for/ }));
   await expect(card(one)).toContainText('no key');
+  await expect(card(one).locator(':focus')).toHaveCount(1);
   await press(card(two).getByRole('button', { name: /^Press other keys for/ }));
   await page.keyboard.press('Control+Alt+Shift+F9');
   await press(dialog.getByRole('button', { name: 'Take these keys' }));

@@ -66,11 +66,21 @@ const VIEWS: readonly (readonly [name: string, address: string, prepare?: (page:
     (page: Page) => page.locator('.recharts-bar').first().waitFor(),
   ],
   ['match', '/match/tarnlight/sheet-retouching?like=nibshore%2Fmy-painting-hand', matched],
-  ['match-check', '/match/tarnlight/sheet-retouching?like=nibshore%2Fmy-painting-hand&show=check', matched],
   [
     'match-compare',
     '/match/compare',
     (page: Page) => page.getByRole('region', { name: 'How much carries over' }).waitFor(),
+  ],
+  [
+    'tryout',
+    '/tryout/tarnlight/sheet-retouching',
+    async (page: Page) => {
+      await page.keyboard.press('Control+KeyZ');
+      await page.keyboard.press('Alt+KeyS');
+      await page.keyboard.press('Shift+KeyH');
+      await page.getByRole('menuitem', { name: 'Repair', exact: true }).click();
+      await page.getByRole('menu', { name: 'Repair' }).waitFor();
+    },
   ],
   ['check', '/board/quillmoor/label-drawing/align-left?show=check', dialog],
   ['key-card', '/board/tarnlight/sheet-retouching/lift-stain?show=key%20KeyQ', dialog],

@@ -98,6 +98,7 @@ export const BoardBar = memo(function BoardBar(props: Props) {
         label={`More for ${state.name}`}
         actions={[
           ['Kept versions…', () => onShow('history')],
+          ['Try it out', `/tryout/${programSlug}/${state.slug}`],
           ['Make it feel like another program…', `/match/${programSlug}/${state.slug}`],
           ['Compare with another keymap…', `/shelf/compare/${programSlug}?left=${state.slug}`],
           ...(state.factory || state.locked

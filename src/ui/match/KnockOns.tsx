@@ -1,11 +1,12 @@
 'use client';
 
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { ChordText } from '@/core/chord/chord';
 import type { CommandId } from '@/core/program/program';
 import { counted } from '@/core/text/sentence';
 import type { KnockOn } from '@/core/transfer/transferTypes';
 import { KeyCaps } from '../parts/KeyCaps';
+import { useFocusKept } from '../parts/useFocusKept';
 import styles from './match.module.css';
 import { PressKeys } from './PressKeys';
 
@@ -27,6 +28,8 @@ const WHY: Readonly<Record<KnockOn['reason'], string>> = {
 /** Who gives up keys, and what each gets instead; each can be settled by hand. */
 export function KnockOns({ knockOns, lostAnswers, answered, nameOf, onInstead }: Props) {
   const [pressing, setPressing] = useState<CommandId | null>(null);
+  const list = useRef<HTMLUListElement>(null);
+  useFocusKept(list);
   const getting = knockOns.filter((one) => one.instead !== null).length;
   return (
     <section aria-label="Knock-on changes" className={styles.knockOns}>
@@ -45,7 +48,7 @@ export function KnockOns({ knockOns, lostAnswers, answered, nameOf, onInstead }:
           The keys you gave to {lostAnswers.map(nameOf).join(', ')} are not free, so the closest free ones are proposed.
         </p>
       )}
-      <ul className={styles.cards}>
+      <ul ref={list} tabIndex={-1} className={styles.cards}>
         {knockOns.map(({ command, lost, instead, reason, to }) => (
           <li key={command.id} className={styles.knockOn} data-command={command.id}>
             <strong>{command.name}</strong>

@@ -10,6 +10,7 @@ import type { Sentence } from '@/core/text/sentence';
 import type { ChoiceKind } from '@/core/transfer/transferTypes';
 import { KeyCaps } from '../parts/KeyCaps';
 import { SentenceView } from '../parts/SentenceView';
+import { useFocusKept } from '../parts/useFocusKept';
 import { useSettings } from '../shell/SettingsContext';
 import styles from './match.module.css';
 import type { MatchRow } from './matchRows';
@@ -34,6 +35,7 @@ const TEXT_SCALE = { normal: 1, large: 1.125, largest: 1.25 } as const;
 export function MatchLines({ label, empty, rows, names, ...on }: Props) {
   const { settings } = useSettings();
   const scroller = useRef<HTMLDivElement>(null);
+  useFocusKept(scroller);
   const height = ROW * TEXT_SCALE[settings.textSize];
   const virtual = useVirtualizer({
     count: rows.length,
@@ -52,7 +54,7 @@ export function MatchLines({ label, empty, rows, names, ...on }: Props) {
         <span>In {names[1]}</span>
         <span>What happens</span>
       </div>
-      <div ref={scroller} className={styles.scroller}>
+      <div ref={scroller} tabIndex={-1} className={styles.scroller}>
         {rows.length === 0 && <p className="empty">{empty}</p>}
         <ul style={{ height: virtual.getTotalSize() }} className={styles.rows} aria-label={label}>
           {virtual.getVirtualItems().map((item) => {

@@ -2,6 +2,7 @@
 
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
+import Link from 'next/link';
 import { useState } from 'react';
 
 export type Action = readonly [words: string, what: string | (() => void)];
@@ -39,7 +40,7 @@ export function ActionsMenu({
         <Menu disablePortal open anchorEl={anchor} onClose={() => setAnchor(null)}>
           {actions.map(([words, what]) =>
             typeof what === 'string' ? (
-              <MenuItem key={words} component="a" href={what} onClick={() => setAnchor(null)}>
+              <MenuItem key={words} component={Link} href={what} prefetch={false} onClick={() => setAnchor(null)}>
                 {words}
               </MenuItem>
             ) : (

@@ -1,7 +1,7 @@
 'use client';
 
 import Button from '@mui/material/Button';
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import type { Advisor } from '@/core/advice/advisor';
 import { shortReason } from '@/core/advice/describeReason';
 import { type FarKeys, farKeys, nearerKeys } from '@/core/advice/farKeys';
@@ -38,9 +38,12 @@ const FIRST = 60;
 export function CheckDialog({ index, draft, advisor, uses, onClose, onOpen, onTicket }: DialogProps) {
   const { where } = useSettings();
   const [fixing, setFixing] = useState(false);
+  const head = useRef<HTMLParagraphElement>(null);
   const troubles = useMemo(() => checkKeymap(index, where, draft.factory), [index, where, draft.factory]);
   const far = useMemo(() => farKeys(advisor(), index, uses), [advisor, index, uses]);
   const fix = async (one: { readonly ticket: Ticket }): Promise<void> => {
+    // What was pressed goes away with what it mends, and the focus must not.
+    head.current?.focus({ preventScroll: true });
     setFixing(true);
     await onTicket(one.ticket);
     setFixing(false);
@@ -52,7 +55,7 @@ export function CheckDialog({ index, draft, advisor, uses, onClose, onOpen, onTi
       title={bad === 0 ? 'Nothing is wrong in this keymap' : `${counted(bad, 'thing')} to look at`}
       onClose={onClose}
     >
-      <p className="soft" role="status">
+      <p ref={head} tabIndex={-1} className="soft" role="status">
         {bad === 0
           ? 'No clash, nothing that can’t be typed here, no keeper lost.'
           : 'Each fix lands on the tape as a ticket, so it can be taken back.'}

@@ -1,0 +1,141 @@
+import { type Meaning, meaningsIn } from '../counterpart/meanings';
+import type { Command, CommandId, Program } from '../program/program';
+
+/** How the stand-in program stands: what is in hand, shown, set and held. Never changed in place. */
+export type Desk = {
+  readonly tool: CommandId | null;
+  /** The tool before it, to go back to. */
+  readonly before: CommandId | null;
+  readonly shown: ReadonlySet<CommandId>;
+  /** Whether all panels are put away for now. */
+  readonly bare: boolean;
+  /** Values by what they are of: the last step of the path. */
+  readonly values: ReadonlyMap<string, number>;
+  readonly toggles: ReadonlySet<CommandId>;
+  readonly held: readonly CommandId[];
+  readonly dialog: Command | null;
+  readonly view: { readonly zoom: number; readonly turn: number; readonly mirrored: boolean };
+  readonly swapped: boolean;
+};
+
+/** What a command did to the desk, for people. */
+export type Did =
+  | { readonly kind: 'took'; readonly tool: string }
+  | { readonly kind: 'showed'; readonly shown: boolean }
+  | { readonly kind: 'set'; readonly what: string; readonly to: number }
+  | { readonly kind: 'switched'; readonly on: boolean }
+  | { readonly kind: 'opened' }
+  | { readonly kind: 'holds' }
+  | { readonly kind: 'looked' }
+  | { readonly kind: 'did' };
+
+const FIRST_SHOWN = 5;
+const START_VALUE = 50;
+
+/** A desk as the program starts: its first tool in hand, its first panels shown. */
+export function freshDesk(program: Program): Desk {
+  return {
+    tool: program.commands.find((one) => one.kind === 'tool')?.id ?? null,
+    before: null,
+    shown: new Set(
+      program.commands
+        .filter((one) => one.kind === 'panel')
+        .slice(0, FIRST_SHOWN)
+        .map((one) => one.id),
+    ),
+    bare: false,
+    values: new Map(),
+    toggles: new Set(),
+    held: [],
+    dialog: null,
+    view: { zoom: 1, turn: 0, mirrored: false },
+    swapped: false,
+  };
+}
+
+/** Calls a command on the desk. */
+export function callCommand(desk: Desk, command: Command): { readonly desk: Desk; readonly did: Did } {
+  const { id, kind, name } = command;
+  switch (kind) {
+    case 'tool':
+      return { desk: { ...desk, tool: id, before: desk.tool }, did: { kind: 'took', tool: name } };
+    case 'panel': {
+      const shown = desk.bare || !desk.shown.has(id);
+      return { desk: { ...desk, bare: false, shown: toggled(desk.shown, id, shown) }, did: { kind: 'showed', shown } };
+    }
+    case 'held action':
+      return {
+        desk: desk.held.includes(id) ? desk : { ...desk, held: [...desk.held, id] },
+        did: { kind: 'holds' },
+      };
+    case 'value':
+      return setValue(desk, command);
+    default:
+      return callMenuItem(desk, command);
+  }
+}
+
+/** Lets go of a held action. */
+export function letGo(desk: Desk, id: CommandId): Desk {
+  return desk.held.includes(id) ? { ...desk, held: desk.held.filter((one) => one !== id) } : desk;
+}
+
+/** Goes back to the tool before, as after a tool that was only held. */
+export function backToTool(desk: Desk, tool: CommandId | null): Desk {
+  return { ...desk, tool, before: desk.tool };
+}
+
+function toggled(set: ReadonlySet<CommandId>, id: CommandId, on: boolean): ReadonlySet<CommandId> {
+  const next = new Set(set);
+  if (on) next.add(id);
+  else next.delete(id);
+  return next;
+}
+
+/** A value says what it is set to by a number in its name, or goes up or down by a fifth. */
+function setValue(desk: Desk, command: Command): { desk: Desk; did: Did } {
+  const meanings = meaningsIn(command.name);
+  if (meanings.includes('swap')) return { desk: { ...desk, swapped: !desk.swapped }, did: { kind: 'did' } };
+  if (meanings.includes('defaultcolors')) return { desk: { ...desk, swapped: false }, did: { kind: 'did' } };
+  const what = command.path.at(-1) ?? command.name;
+  const number = meanings.find((one) => one.startsWith('#'))?.slice(1);
+  const now = desk.values.get(what) ?? START_VALUE;
+  const up = meanings.includes('up=up');
+  const down = meanings.includes('up=down');
+  if (number === undefined && !up && !down) return { desk, did: { kind: 'did' } };
+  const to = number === undefined ? Math.max(1, Math.round(now * (up ? 1.25 : 0.8))) : Number(number);
+  return { desk: { ...desk, values: new Map(desk.values).set(what, to) }, did: { kind: 'set', what, to } };
+}
+
+const SWITCHES: ReadonlySet<Meaning> = new Set(
+  'ruler grid guide snap proof gamut clipwarn fullscreen symmetry edge'.split(' '),
+);
+const DIALOGS: ReadonlySet<Meaning> = new Set(
+  'levels curves exposure brightness contrast hue saturation balance posterize threshold map mixer settings info print port=out port=in open colorrange blur blur.feather sharpen noise lens resolution batch name workspace shortcut text.font spell'.split(
+    ' ',
+  ),
+);
+
+function callMenuItem(desk: Desk, command: Command): { desk: Desk; did: Did } {
+  const meanings = meaningsIn(command.name);
+  const says = (...wanted: readonly Meaning[]): boolean => wanted.every((one) => meanings.includes(one));
+  const looks = (view: Partial<Desk['view']>): { desk: Desk; did: Did } => ({
+    desk: { ...desk, view: { ...desk.view, ...view } },
+    did: { kind: 'looked' },
+  });
+  if (says('io=in')) return looks({ zoom: Math.min(8, desk.view.zoom * 1.25) });
+  if (says('io=out')) return looks({ zoom: Math.max(0.1, desk.view.zoom * 0.8) });
+  if (says('actualsize') || says('fit', 'view')) return looks({ zoom: 1 });
+  if (says('reset', 'rotate')) return looks({ turn: 0 });
+  if (says('rotate', 'view') && (says('lr=left') || says('lr=right')))
+    return looks({ turn: desk.view.turn + (says('lr=left') ? -15 : 15) });
+  if (says('flip', 'view')) return looks({ mirrored: !desk.view.mirrored });
+  if (says('hidepanels')) return { desk: { ...desk, bare: !desk.bare }, did: { kind: 'switched', on: !desk.bare } };
+  if (command.name.endsWith('…') || meanings.some((one) => DIALOGS.has(one)))
+    return { desk: { ...desk, dialog: command }, did: { kind: 'opened' } };
+  if (meanings.length > 0 && meanings.every((one) => SWITCHES.has(one))) {
+    const on = !desk.toggles.has(command.id);
+    return { desk: { ...desk, toggles: toggled(desk.toggles, command.id, on) }, did: { kind: 'switched', on } };
+  }
+  return { desk, did: { kind: 'did' } };
+}

@@ -1,0 +1,351 @@
+'use client';
+
+import Button from '@mui/material/Button';
+import Link from 'next/link';
+import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { type ChordText, canonicalText } from '@/core/chord/chord';
+import { buildClashIndex, programFacts } from '@/core/clash/clashIndex';
+import { chordOfEvent } from '@/core/keyboard/chordOfEvent';
+import { draftOf } from '@/core/keymap/draft';
+import type { Command, ContextId } from '@/core/program/program';
+import type { Sentence } from '@/core/text/sentence';
+import { describeOutcome } from '@/core/tryout/describeOutcome';
+import { backToTool, callCommand, type Desk, type Did, freshDesk, letGo } from '@/core/tryout/desk';
+import { nearestHeard } from '@/core/tryout/nearestHeard';
+import { type Outcome, pressKeys } from '@/core/tryout/pressKeys';
+import type { KeymapLink, KeymapView } from '@/core/view/views';
+import { KeyCaps } from '../parts/KeyCaps';
+import { KeymapPicker } from '../parts/KeymapPicker';
+import { ScreenDialog } from '../parts/ScreenDialog';
+import { SentenceView } from '../parts/SentenceView';
+import { useStable } from '../parts/useStable';
+import { useSettings } from '../shell/SettingsContext';
+import { MenuBar } from './MenuBar';
+import { Panels } from './Panels';
+import { Stage } from './Stage';
+import { ToolRail } from './ToolRail';
+import styles from './tryout.module.css';
+import { useKeyPresses } from './useKeyPresses';
+import { useKeysOf } from './useKeysOf';
+
+type Props = { readonly view: KeymapView; readonly links: readonly KeymapLink[] };
+/** What was pressed or called, and what came of it. */
+type Ticked = {
+  readonly number: number;
+  readonly chord: ChordText | null;
+  readonly sentence: Sentence;
+  readonly command: Command | null;
+  readonly kind: Outcome['kind'] | 'called';
+};
+const MOST_TICKED = 30;
+
+/** The stand-in program: keys do there what they would do, and it says what fired, from where, or why nothing did. */
+export function Tryout({ view, links }: Props) {
+  const { program, programSlug } = view;
+  const { where, platform } = useSettings();
+  const draft = useMemo(() => draftOf(view), [view]);
+  const [which, setWhich] = useState<'draft' | 'kept'>('draft');
+  const keymap = which === 'draft' ? draft.keymap : draft.kept;
+  const facts = useMemo(() => programFacts(program), [program]);
+  const index = useMemo(() => buildClashIndex(facts, keymap, where.place), [facts, keymap, where]);
+  const keysOf = useKeysOf(keymap);
+  const [desk, setDesk] = useState<Desk>(() => freshDesk(program));
+  const [begun, setBegun] = useState<ChordText | null>(null);
+  const [ticked, setTicked] = useState<readonly Ticked[]>([]);
+  const places = useMemo(() => placesOf(program.contexts), [program]);
+  const [focus, setFocus] = useState<ContextId>(places.canvas);
+  const stage = useRef<HTMLDivElement>(null);
+  const text = useRef<HTMLInputElement>(null);
+  const number = useRef(0);
+  const deskRef = useRef(desk);
+  const begunRef = useRef(begun);
+  const focusRef = useRef(focus);
+  focusRef.current = focus;
+
+  const show = (next: Desk): void => {
+    deskRef.current = next;
+    setDesk(next);
+  };
+  const note = (one: Omit<Ticked, 'number'>): void =>
+    setTicked((now) => [{ ...one, number: ++number.current }, ...now.slice(0, MOST_TICKED - 1)]);
+  const placeName = useCallback(
+    (context: ContextId) => program.contexts.find((one) => one.id === context)?.name ?? context,
+    [program],
+  );
+  const call = useStable((command: Command): void => {
+    const done = callCommand(deskRef.current, command);
+    show(done.desk);
+    note({
+      chord: null,
+      command,
+      kind: 'called',
+      sentence: [{ strong: command.name }, { soft: ' called from its line' }, { text: '.' }],
+    });
+    stage.current?.focus();
+  });
+  const press = (chord: ChordText): Outcome => {
+    const listening = {
+      focus: focusRef.current,
+      types: focusRef.current === places.typing,
+      tool: deskRef.current.tool,
+      begun: begunRef.current,
+    };
+    return pressKeys(index, where, listening, chord);
+  };
+  const fire = (outcome: Outcome): void => {
+    let did: Did | null = null;
+    if (outcome.kind === 'fired') {
+      const done = callCommand(deskRef.current, outcome.command);
+      did = done.did;
+      show(done.desk);
+    }
+    begunRef.current = outcome.kind === 'begun' ? outcome.chord : null;
+    setBegun(begunRef.current);
+    const lost = outcome.kind === 'nobody' || outcome.kind === 'not here';
+    const nearest = lost ? nearestHeard(index, where, focusRef.current, outcome.chord) : [];
+    note({
+      chord: outcome.chord,
+      command:
+        outcome.kind === 'fired'
+          ? outcome.command
+          : outcome.kind === 'not here'
+            ? (outcome.holders[0]?.command ?? null)
+            : outcome.kind === 'clash'
+              ? (outcome.commands[0] ?? null)
+              : null,
+      kind: outcome.kind,
+      sentence: describeOutcome(outcome, did, placeName, nearest),
+    });
+  };
+  const presses = useKeyPresses(where, platform, {
+    down: (chord) => {
+      const before = deskRef.current.tool;
+      const outcome = press(chord);
+      fire(outcome);
+      if (outcome.kind !== 'fired' || outcome.command.kind !== 'tool') return null;
+      // A tool that was only held gives way to the one before.
+      return () => show(backToTool(deskRef.current, before));
+    },
+    quick: (chord) => {
+      const outcome = press(chord);
+      if (outcome.kind === 'fired') fire(outcome);
+    },
+    hold: (chord) => {
+      const outcome = press(chord);
+      if (outcome.kind !== 'fired') return null;
+      fire(outcome);
+      const { id } = outcome.command;
+      return () => show(letGo(deskRef.current, id));
+    },
+  });
+  const goTo = (context: ContextId): void => {
+    setFocus(context);
+    if (context === places.typing) text.current?.focus();
+    else stage.current?.focus();
+  };
+  useEffect(() => stage.current?.focus(), []);
+  const bench = useCallback(
+    (command: Command) => `/board/${programSlug}/${view.draft.slug}/${encodeURIComponent(command.id)}`,
+    [programSlug, view.draft.slug],
+  );
+  const called = useMemo(
+    () =>
+      ticked.flatMap((one) =>
+        one.command && (one.kind === 'fired' || one.kind === 'called') ? [one.command.name] : [],
+      ),
+    [ticked],
+  );
+  const onLeave = useStable(() => stage.current?.focus());
+  return (
+    <div className="screen">
+      <header className="bar">
+        <h1>Tryout</h1>
+        <KeymapPicker
+          label={`${program.name} · ${view.draft.name}`}
+          links={links}
+          program={programSlug}
+          keymap={view.draft.slug}
+          to={(one, keymapSlug) => `/tryout/${one}/${keymapSlug}`}
+        />
+        <div className={`segments ${styles.which}`} role="group" aria-label="Which keys">
+          {(['draft', 'kept'] as const).map((one) => (
+            <label key={one}>
+              <input type="radio" name="which" checked={which === one} onChange={() => setWhich(one)} />
+              {one === 'draft' ? 'As drafted' : 'As kept'}
+            </label>
+          ))}
+        </div>
+        <span className="push" />
+        <FullScreen />
+        <button
+          type="button"
+          className="word"
+          onClick={() => {
+            show(freshDesk(program));
+            stage.current?.focus();
+          }}
+        >
+          Start afresh
+        </button>
+        <Link className="word" href={`/board/${programSlug}/${view.draft.slug}`} prefetch={false}>
+          Back to the Board
+        </Link>
+      </header>
+      <main className={styles.screen}>
+        {/* Keys pressed anywhere in the stand-in are the stand-in's. */}
+        <div
+          ref={stage}
+          role="application"
+          aria-label={`${program.name}: press keys here`}
+          tabIndex={0}
+          className={styles.program}
+          {...presses}
+        >
+          <MenuBar program={program} keysOf={keysOf} bench={bench} onCall={call} onLeave={onLeave} />
+          <div className={styles.work}>
+            <ToolRail program={program} tool={desk.tool} keysOf={keysOf} onCall={call} />
+            {/* biome-ignore lint/a11y/noStaticElementInteractions lint/a11y/useKeyWithClickEvents: by keyboard the place is chosen below. */}
+            <div
+              className={styles.place}
+              data-focused={focus === places.canvas || undefined}
+              onClick={() => goTo(places.canvas)}
+            >
+              <Stage program={program} desk={desk} />
+            </div>
+            {!desk.bare && (
+              <Panels program={program} shown={desk.shown} values={desk.values} called={called} keysOf={keysOf} />
+            )}
+          </div>
+          <div className={styles.foot}>
+            <fieldset className={styles.places}>
+              <legend className="hidden">Where keys are pressed</legend>
+              {program.contexts.map((one) => (
+                <label key={one.id}>
+                  <input
+                    type="radio"
+                    name="place"
+                    checked={focus === one.id}
+                    onChange={() => setFocus(one.id)}
+                    onKeyDown={(event) => event.stopPropagation()}
+                  />
+                  {one.name}
+                </label>
+              ))}
+            </fieldset>
+            {places.typing !== null && (
+              <input
+                ref={text}
+                className={styles.text}
+                aria-label="A label to type into"
+                placeholder="Type into a label"
+                onFocus={() => setFocus(places.typing as ContextId)}
+                onKeyDown={(event) => {
+                  // What is typed goes into the text, unless this place has a command on it; all else is a press.
+                  const chord = chordOfEvent(event.nativeEvent, where.keyboard, platform);
+                  const plain = !event.ctrlKey && !event.altKey && !event.metaKey && event.key.length === 1;
+                  const outcome = chord && plain ? press(canonicalText(chord)) : null;
+                  const own = outcome?.kind === 'fired' && outcome.context === places.typing;
+                  if ((plain && !own) || /^(?:Arrow|Backspace|Delete|Home|End)/.test(event.key))
+                    event.stopPropagation();
+                }}
+              />
+            )}
+            <span className={styles.state} role="status">
+              {program.commands.find((one) => one.id === desk.tool)?.name}
+              {[...desk.values].slice(-2).map(([what, value]) => ` · ${what} ${value}`)}
+              {` · ${Math.round(100 * desk.view.zoom)} %`}
+              {begun !== null && ' · waits for the second keys'}
+            </span>
+            <span className={styles.colors} data-swapped={desk.swapped || undefined} aria-hidden="true" />
+          </div>
+        </div>
+        <Ticker ticked={ticked} bench={bench} />
+      </main>
+      {desk.dialog && (
+        <ScreenDialog title={desk.dialog.name} onClose={() => show({ ...deskRef.current, dialog: null })}>
+          <p>
+            {program.name} would open {desk.dialog.name} here.
+          </p>
+        </ScreenDialog>
+      )}
+    </div>
+  );
+}
+
+/** The places of a program by what happens there: over the picture, and where letters are typed. */
+function placesOf(contexts: KeymapView['program']['contexts']): { canvas: ContextId; typing: ContextId | null } {
+  const root = contexts.find((one) => one.parent === null)?.id ?? '';
+  const named = (words: RegExp): ContextId | undefined =>
+    contexts.find((one) => one.parent !== null && words.test(`${one.id} ${one.name}`))?.id;
+  return { canvas: named(/canvas|picture|page|sheet|drawing|label/i) ?? root, typing: named(/typ|text/i) ?? null };
+}
+
+const Ticker = memo(function Ticker({
+  ticked,
+  bench,
+}: {
+  ticked: readonly Ticked[];
+  bench: (command: Command) => string;
+}) {
+  return (
+    <section className={styles.ticker} aria-label="What fired">
+      <h2>What fired</h2>
+      {ticked.length === 0 ? (
+        <p className="soft">Press keys. It says here what they do, from where, or why they do nothing.</p>
+      ) : (
+        <div role="log" aria-label="Presses, the latest first">
+          <ol>
+            {ticked.map((one) => (
+              <li
+                key={one.number}
+                data-number={one.number}
+                data-kind={one.kind}
+                data-fired={one.kind === 'fired' ? one.command?.id : undefined}
+              >
+                {one.chord !== null && <KeyCaps chord={one.chord} />}
+                <span>
+                  <SentenceView sentence={one.sentence} />
+                </span>
+                {one.command && (
+                  <Link
+                    href={bench(one.command)}
+                    prefetch={false}
+                    aria-label={`Change the keys of ${one.command.name}`}
+                  >
+                    change its keys
+                  </Link>
+                )}
+              </li>
+            ))}
+          </ol>
+        </div>
+      )}
+    </section>
+  );
+});
+
+type LockingKeyboard = { readonly keyboard?: { lock(): Promise<void>; unlock(): void } };
+
+/** Full screen, where a browser can hand over the keys it otherwise takes for itself. */
+function FullScreen() {
+  const [on, setOn] = useState(false);
+  useEffect(() => {
+    const follow = (): void => {
+      const full = document.fullscreenElement !== null;
+      setOn(full);
+      if (!full) (navigator as LockingKeyboard).keyboard?.unlock();
+    };
+    document.addEventListener('fullscreenchange', follow);
+    return () => document.removeEventListener('fullscreenchange', follow);
+  }, []);
+  const toggle = async (): Promise<void> => {
+    if (document.fullscreenElement) return document.exitFullscreen();
+    await document.documentElement.requestFullscreen();
+    await (navigator as LockingKeyboard).keyboard?.lock().catch(() => undefined);
+  };
+  return (
+    <Button variant="outlined" onClick={() => void toggle().catch(() => undefined)}>
+      {on ? 'Leave full screen' : 'Full screen, to catch all keys'}
+    </Button>
+  );
+}
