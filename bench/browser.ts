@@ -431,10 +431,13 @@ async function tryOut(page: Page, base: string): Promise<{ menus: number[]; keys
       const shared = window as unknown as { answered: Promise<number> };
       shared.answered = new Promise((resolve) => {
         let start = 0;
-        const note = (event: KeyboardEvent): void => {
-          if (!/^(?:Alt|Control|Shift)$/.test(event.key)) start = event.timeStamp;
-        };
-        window.addEventListener('keydown', note, { capture: true });
+        window.addEventListener(
+          'keydown',
+          (event) => {
+            if (!/^(?:Alt|Control|Shift)$/.test(event.key)) start = event.timeStamp;
+          },
+          { capture: true },
+        );
         const ticker = document.querySelector('[aria-label="What fired"]');
         const observer = new MutationObserver(() => {
           if (start === 0) return;

@@ -4,7 +4,7 @@ import { isConvention } from '../desktop/desktopKeys';
 import type { Command, CommandId } from '../program/program';
 import { judgePairs } from './judgePairs';
 import { learnMenus } from './learnMenus';
-import { buildVocabulary, type Likeness, likeness, type Numbered, numberReading } from './likeness';
+import { buildVocabulary, figureOf, isSame, type Likeness, likeness, type Numbered, numberReading } from './likeness';
 import { meetings } from './meetings';
 import { isCandidate, type Pair } from './pair';
 import { readCommand } from './readCommand';
@@ -57,7 +57,7 @@ export const NO_EVIDENCE: Evidence = {
 export type Progress = (part: number) => boolean;
 
 /** What is fainter than this is not kept: no menu would make a candidate of it. */
-const FAINT = 0.32;
+const FAINT = 0.35;
 /** What the same factory keys add; what they make of a pair where every program has these keys for the same. */
 const SAME_KEYS = 0.06;
 const BY_CONVENTION = 0.86;
@@ -78,12 +78,13 @@ export function findCounterparts(
   const said = new Set([...known.values()].map((one) => one.counterpart));
   const rows = left.filter((one) => !known.has(one.id));
   const columns = right.filter((one) => !said.has(one.id) && !alone.has(one.id));
-  const pairs = pairUp(rows, columns, evidence, (part) => progress(0.6 * part));
-  if (!pairs) return null;
+  const paired = pairUp(rows, columns, evidence, (part) => progress(0.6 * part));
+  if (!paired) return null;
+  const { pairs, likenessOf } = paired;
   learnMenus(pairs, rows, columns);
   const given = bestPairs(pairs, rows.length, columns.length, (done, all) => progress(0.65 + (0.35 * done) / all));
   if (!given) return null;
-  const found = new Map(judgePairs(rows, columns, pairs, given).map((one) => [one.command, one]));
+  const found = new Map(judgePairs(rows, columns, pairs, given, likenessOf).map((one) => [one.command, one]));
   return left.map(({ id }): Counterpart => {
     const told = known.get(id);
     if (!told) return found.get(id) as Counterpart;
@@ -104,9 +105,10 @@ function pairUp(
   right: readonly Command[],
   { leftKeys, rightKeys }: Evidence,
   progress: Progress,
-): Pair[] | null {
+): { pairs: Pair[]; likenessOf: (row: number, column: number) => Likeness } | null {
   const readings = [left.map(readCommand), right.map(readCommand)] as const;
   const vocabulary = buildVocabulary(readings.flat());
+  const rows = readings[0].map((one) => numberReading(vocabulary, one));
   const columns = readings[1].map((one) => numberReading(vocabulary, one));
   const near = meetings(columns, vocabulary);
   const byChord = new Map<ChordText, number[]>();
@@ -116,11 +118,11 @@ function pairUp(
   const pairs: Pair[] = [];
   for (let r = 0; r < left.length; r++) {
     if (r % 32 === 0 && !progress(r / left.length)) return null;
-    const row = numberReading(vocabulary, readings[0][r] as Numbered['reading']);
+    const row = rows[r] as Numbered;
     const { id, name } = left[r] as Command;
-    const keys = leftKeys(id);
+    const own = leftKeys(id);
     const onSame = new Map<number, Pair['keys']>();
-    for (const chord of keys)
+    for (const chord of own)
       for (const c of byChord.get(chord) ?? []) {
         const always = isConvention(chord, name) || isConvention(chord, (right[c] as Command).name);
         onSame.set(c, always ? 'convention' : (onSame.get(c) ?? 'same'));
@@ -128,17 +130,18 @@ function pairUp(
     const worth = near(row);
     const usual = [...onSame].flatMap(([c, how]) => (how === 'convention' && !worth.includes(c) ? [c] : []));
     for (const c of usual.length > 0 ? [...worth, ...usual] : worth) {
-      const same = onSame.get(c) ?? null;
-      // A menu may yet raise it.
-      const like = likeness(vocabulary, row, columns[c] as Numbered, same === 'convention' ? 0 : FAINT);
-      if (!like) continue;
-      let { figure } = like;
-      if (same === 'convention' && !like.opposed) figure = Math.max(figure, BY_CONVENTION);
-      else if (same) figure += SAME_KEYS * (1 - figure);
-      pairs.push({ row: r, column: c, likeness: like, figure, keys: same, tie: 0, strange: 0 });
+      const keys = onSame.get(c) ?? null;
+      const column = columns[c] as Numbered;
+      const signed = figureOf(vocabulary, row, column);
+      const opposed = signed < 0;
+      let figure = Math.abs(signed);
+      if (keys === 'convention' && !opposed) figure = Math.max(figure, BY_CONVENTION);
+      else if (keys) figure += SAME_KEYS * (1 - figure);
+      if (figure < FAINT) continue;
+      pairs.push({ row: r, column: c, figure, same: isSame(row, column), opposed, keys, tie: 0, strange: 0 });
     }
   }
-  return pairs;
+  return { pairs, likenessOf: (r, c) => likeness(vocabulary, rows[r] as Numbered, columns[c] as Numbered) };
 }
 
 /** What a pair costs: a likely pair is worth more than two doubtful ones. */

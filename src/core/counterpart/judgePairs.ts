@@ -1,6 +1,6 @@
 import type { Command } from '../program/program';
 import type { Candidate, Counterpart } from './findCounterparts';
-import { kindsFit } from './likeness';
+import { kindsFit, type Likeness } from './likeness';
 import { splitName } from './meanings';
 import { isCandidate, type Pair } from './pair';
 
@@ -17,12 +17,14 @@ const MOST_CANDIDATES = 5;
  * Says of every row what is to be thought of its counterpart: sure where nothing speaks against it, neither kinds nor
  * menus nor a rival that comes near.
  * @param columnOf the column that the assignment gave each row; -1 for none.
+ * @param likenessOf what a pair's likeness rests on; asked only of the few that are shown.
  */
 export function judgePairs(
   left: readonly Command[],
   right: readonly Command[],
   pairs: readonly Pair[],
   columnOf: Int32Array,
+  likenessOf: (row: number, column: number) => Likeness,
 ): Counterpart[] {
   const byRow: Pair[][] = left.map(() => []);
   const byColumn: Pair[][] = right.map(() => []);
@@ -38,7 +40,7 @@ export function judgePairs(
     let most = 0;
     for (const other of list) {
       // Of one name there are only others of that name to be mistaken for.
-      if (other === own || (own.likeness.same && !other.likeness.same)) continue;
+      if (other === own || (own.same && !other.same)) continue;
       const taken = (other.row === own.row ? figureOfColumn[other.column] : figureOfRow[other.row]) as number;
       most = Math.max(most, taken > other.figure + AHEAD ? other.figure - TAKEN : other.figure);
     }
@@ -47,8 +49,8 @@ export function judgePairs(
   return left.map((command, r): Counterpart => {
     const list = (byRow[r] as Pair[]).sort((a, b) => Number(chosen(b)) - Number(chosen(a)) || b.figure - a.figure);
     const candidates = list.slice(0, MOST_CANDIDATES).map((one): Candidate => {
-      const { figure, likeness, keys } = one;
-      return { command: (right[one.column] as Command).id, figure, likeness, keys };
+      const { figure, keys, row, column } = one;
+      return { command: (right[column] as Command).id, figure, likeness: likenessOf(row, column), keys };
     });
     const own = list[0];
     if (!own || !chosen(own))
@@ -60,11 +62,11 @@ export function judgePairs(
   });
 }
 
-function isSure({ figure, strange, likeness, keys }: Pair, rival: number, a: Command, b: Command): boolean {
-  if (likeness.opposed || kindsFit(a.kind, b.kind) < 0.95) return false;
+function isSure({ figure, strange, same, opposed, keys }: Pair, rival: number, a: Command, b: Command): boolean {
+  if (opposed || kindsFit(a.kind, b.kind) < 0.95) return false;
   if (keys === 'convention' && figure - rival >= AHEAD) return true;
   const words = Math.min(splitName(a.name).length, splitName(b.name).length);
-  if (likeness.same) return figure - rival >= AHEAD / 2 && (strange === 0 || words > 1);
+  if (same) return figure - rival >= AHEAD / 2 && (strange === 0 || words > 1);
   // A word alone says too little where the menus say otherwise.
   if (strange > 0) return words > 1 && figure >= SURE_STRANGE && figure - rival >= 2 * AHEAD;
   return figure >= SURE && figure - rival >= AHEAD;

@@ -109,34 +109,47 @@ export function numberReading(vocabulary: Vocabulary, reading: CommandReading): 
   };
 }
 
-/**
- * How alike two commands are by their names, menus and kinds.
- * @returns null where they are less alike than `least`.
- */
-export function likeness(vocabulary: Vocabulary, a: Numbered, b: Numbered, least: number): Likeness | null {
-  const same = a.reading.plain === b.reading.plain && a.reading.plain !== '';
+/** How alike two commands are by their names, menus and kinds, and what it rests on. */
+export function likeness(vocabulary: Vocabulary, a: Numbered, b: Numbered): Likeness {
+  const signed = figureOf(vocabulary, a, b);
+  const { concept, part } = conceptOfBoth(a, b);
+  const same = isSame(a, b);
   const name = same ? 1 : OTHER_WORDS * sharedPart(vocabulary, a, b);
-  let concept = -1;
-  let conceptPart = 0;
+  return { figure: Math.abs(signed), same, name, concept, conceptPart: part, opposed: signed < 0 };
+}
+
+/** Whether two names are the same, but for dots and endings. */
+export const isSame = (a: Numbered, b: Numbered): boolean =>
+  a.reading.plain === b.reading.plain && a.reading.plain !== '';
+
+/** The figure alone, for where there are many to compare; negative where the two say opposite things. */
+export function figureOf(vocabulary: Vocabulary, a: Numbered, b: Numbered): number {
+  const same = isSame(a, b);
+  const name = same ? 1 : OTHER_WORDS * sharedPart(vocabulary, a, b);
+  const { part } = conceptOfBoth(a, b);
+  const said = 0.92 * part;
+  const more = Math.max(name, said);
+  let figure = Math.min(same ? SAME_NAME : OTHER_WORDS, more + 0.3 * (1 - more) * Math.min(name, said));
+  const opposition = same ? 0 : opposed(vocabulary, a.meanings, b.meanings);
+  const against = opposition === 2 || (opposition === 1 && part < 0.95);
+  if (against) figure *= OPPOSED;
+  figure *= kindsFit(a.reading.command.kind, b.reading.command.kind);
+  if (figure > 0.3) figure += (1 - figure) * 0.08 * figure * menuPart(vocabulary, a, b);
+  return against ? -figure : figure;
+}
+
+const NEITHER = { concept: -1, part: 0 } as const;
+
+/** The concept that two names speak of together, and how much of both says it. */
+function conceptOfBoth(a: Numbered, b: Numbered): { readonly concept: number; readonly part: number } {
+  let best: { concept: number; part: number } = NEITHER;
   for (const one of a.concepts)
     for (const other of b.concepts) {
       if (one.concept !== other.concept) continue;
       const part = Math.min(one.part, other.part);
-      if (part > conceptPart) {
-        conceptPart = part;
-        concept = one.concept;
-      }
+      if (part > best.part) best = { concept: one.concept, part };
     }
-  const opposition = same ? 0 : opposed(vocabulary, a.meanings, b.meanings);
-  const against = opposition === 2 || (opposition === 1 && conceptPart < 0.95);
-  const said = 0.92 * conceptPart;
-  const more = Math.max(name, said);
-  let figure = Math.min(same ? SAME_NAME : OTHER_WORDS, more + 0.3 * (1 - more) * Math.min(name, said));
-  if (against) figure *= OPPOSED;
-  figure *= kindsFit(a.reading.command.kind, b.reading.command.kind);
-  if (figure > 0.3) figure += (1 - figure) * 0.08 * figure * menuPart(vocabulary, a, b);
-  if (figure < least) return null;
-  return { figure, same, name, concept, conceptPart, opposed: against };
+  return best;
 }
 
 function sharedPart(vocabulary: Vocabulary, a: Numbered, b: Numbered): number {

@@ -34,7 +34,12 @@ function phrasesBy(form: (word: string) => string): Phrases {
 
 /** The longest phrase of the lexicon that begins at a word. */
 function phraseAt(phrases: Phrases, words: readonly string[], at: number): Entry | undefined {
-  return phrases.get(words[at] as string)?.find((one) => one.words.every((wanted, k) => words[at + k] === wanted));
+  for (const one of phrases.get(words[at] as string) ?? []) {
+    let k = 1;
+    while (k < one.words.length && one.words[k] === words[at + k]) k++;
+    if (k >= one.words.length) return one;
+  }
+  return undefined;
 }
 
 /** The stem of a folded word, by M. F. Porter, An algorithm for suffix stripping, Program 14 (1980). */
@@ -48,6 +53,19 @@ export function splitName(name: string): string[] {
   return fold(apart).match(/\d+(?:[.,]\d+)?|\p{L}+/gu) ?? [];
 }
 
+const formsKnown = new Map<string, string>();
+
+/** The form in which a word is looked up; names use few words over and over, so it is remembered. */
+function formOf(word: string): string {
+  let form = formsKnown.get(word);
+  if (form === undefined) {
+    if (formsKnown.size > 20_000) formsKnown.clear();
+    form = known(stemOf(word), word);
+    formsKnown.set(word, form);
+  }
+  return form;
+}
+
 /** A word nobody explained that says who does something, such as cropper, is taken for what is done. */
 function known(stem: string, word: string): string {
   const doer = word.match(/^(\p{L}{3,}?)(\p{L})?(?:\2)?(?:er|or)$/u);
@@ -55,6 +73,9 @@ function known(stem: string, word: string): string {
   const root = [doer[1] + (doer[2] ?? ''), `${doer[1]}${doer[2] ?? ''}e`].map(stemOf).find((one) => BY_STEM.has(one));
   return root ?? stem;
 }
+
+/** The words of a name in the form in which they are looked up: equal for names that differ in nothing that matters. */
+export const plainName = (name: string): string => splitName(name).map(formOf).join(' ');
 
 /** Things that one can be made from another of, so that the way matters. */
 const MADE: ReadonlySet<Meaning> = new Set([
@@ -71,7 +92,7 @@ const NUMBERS: Readonly<Record<string, Meaning>> = { quarter: '#90', half: '#180
 /** What a name or a step of a path says: its meanings, each once, in the order of the words. */
 export function meaningsIn(name: string): Meaning[] {
   const words = splitName(name);
-  const stems = words.map((word) => known(stemOf(word), word));
+  const stems = words.map(formOf);
   const found = new Set<Meaning>();
   const made: Meaning[] = [];
   let from = false;
@@ -83,8 +104,8 @@ export function meaningsIn(name: string): Meaning[] {
   };
   for (let at = 0; at < stems.length; ) {
     const stem = stems[at] as string;
-    const written = phraseAt(AS_WRITTEN, words, at);
-    const stemmed = phraseAt(BY_STEM, stems, at);
+    const written = AS_WRITTEN.has(words[at] as string) ? phraseAt(AS_WRITTEN, words, at) : undefined;
+    const stemmed = BY_STEM.has(stem) ? phraseAt(BY_STEM, stems, at) : undefined;
     const entry = (stemmed?.words.length ?? 0) > (written?.words.length ?? 0) ? stemmed : written;
     if (entry) {
       for (const meaning of entry.meanings) add(meaning);

@@ -4,7 +4,7 @@ import { BY_MENU, IN_GENERAL, type Numbered, type Vocabulary } from './likeness'
 type Postings = { readonly columns: Int32Array; readonly meanings: Int32Array; readonly credits: Float64Array };
 
 /** Names of which at most so much means the same are not worth comparing. */
-const WORTH = 0.34;
+const WORTH = 0.37;
 
 /**
  * For a row, the columns that are worth comparing: those whose names may mean enough of the same, or that speak of a concept that it

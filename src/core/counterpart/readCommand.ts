@@ -1,7 +1,7 @@
 import { conceptsNamed } from '../glossary/glossary';
 import type { Command } from '../program/program';
 import { wordsOf } from '../text/wordsOf';
-import { type Meaning, meaningsIn, rootOf, splitName, stemOf } from './meanings';
+import { type Meaning, meaningsIn, plainName, rootOf } from './meanings';
 
 /** A concept of the glossary that a name speaks of, and how much of the name says it, from 0 to 1. */
 export type Spoken = { readonly concept: number; readonly part: number };
@@ -33,7 +33,7 @@ export function readCommand(command: Command): CommandReading {
     }
     for (const meaning of read) if (!own.has(meaning)) around.add(meaning);
   }
-  const plain = splitName(command.name).map(stemOf).join(' ');
+  const plain = plainName(command.name);
   return { command, plain, meanings: asSeen(meanings, around), around: [...around], concepts: spokenOf(command) };
 }
 

@@ -88,6 +88,9 @@ export const MenuBar = memo(function MenuBar({ program, keysOf, bench, onCall, o
   );
 });
 
+const FIRST_LINES = 40;
+const MORE_LINES = 60;
+
 type OpenProps = Pick<Props, 'keysOf' | 'bench' | 'onCall'> & {
   readonly menu: ProgramMenu;
   readonly onClose: () => void;
@@ -98,6 +101,13 @@ type OpenProps = Pick<Props, 'keysOf' | 'bench' | 'onCall'> & {
 function OpenMenu({ menu, keysOf, bench, onCall, onClose, onGo, onOutside }: OpenProps) {
   const list = useRef<HTMLDivElement>(null);
   const typed = useRef({ text: '', at: 0 });
+  // What can be seen is there at once; a long menu's other lines follow.
+  const [lines, setLines] = useState(FIRST_LINES);
+  useEffect(() => {
+    if (lines >= menu.lines.length) return;
+    const next = window.requestIdleCallback(() => setLines((now) => now + MORE_LINES), { timeout: 60 });
+    return () => window.cancelIdleCallback(next);
+  }, [lines, menu]);
   const items = (): HTMLElement[] => [...(list.current?.querySelectorAll<HTMLElement>('[data-line]') ?? [])];
   // biome-ignore lint/correctness/useExhaustiveDependencies: when it opens.
   useEffect(() => items()[0]?.focus(), []);
@@ -134,7 +144,7 @@ function OpenMenu({ menu, keysOf, bench, onCall, onClose, onGo, onOutside }: Ope
   };
   return (
     <div ref={list} role="menu" aria-label={menu.name} tabIndex={0} className={styles.menu} onKeyDown={onKeyDown}>
-      {menu.lines.map((line, i) =>
+      {menu.lines.slice(0, lines).map((line, i) =>
         'heading' in line ? (
           <div key={`${line.heading} ${i}`} role="presentation" className={styles.heading}>
             {line.heading}
