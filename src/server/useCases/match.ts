@@ -136,7 +136,9 @@ export async function saveDerivation(keymapId: number, derivation: Derivation): 
 /** The keymaps asked for, else the one used last of every program on the Shelf, to be compared all at once. */
 export async function loadPrograms(asked: readonly string[]): Promise<ProgramsView> {
   const links = await listLinks();
-  const chosen = asked.flatMap((address) => links.find((one) => `${one.program}/${one.keymap}` === address) ?? []);
+  const chosen = [...new Set(asked)].flatMap(
+    (address) => links.find((one) => `${one.program}/${one.keymap}` === address) ?? [],
+  );
   const usual = (await listPrograms())
     .filter((one) => one.put_away_at === null)
     .flatMap((program) => {

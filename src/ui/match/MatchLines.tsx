@@ -96,7 +96,7 @@ const Line = memo(function Line({ row, keysThere, keysHere, happens, ...on }: Li
           className={styles.wire}
           data-sure={sure || undefined}
           aria-label={`${sure ? 'Counterpart' : 'Likely counterpart'} of ${theirs.name}: ${mine.name}. Correct it`}
-          title={`${theirs.name} and ${mine.name}: correct it`}
+          title={`${theirs.name} and ${mine.name}: ${inWords(describeCounterpart(counterpart))}. Correct it`}
           onClick={() => on.onCounterpart(row)}
         />
       ) : (
@@ -158,6 +158,8 @@ const Line = memo(function Line({ row, keysThere, keysHere, happens, ...on }: Li
 });
 
 const NONE: readonly ChordText[] = [];
+/** The words of a phrase that has no keys in it. */
+const inWords = (phrase: Sentence): string => phrase.map((span) => ('text' in span ? span.text : '')).join('');
 
 function Side({ command, keys, soft = false }: { command: Command; keys: readonly ChordText[]; soft?: boolean }) {
   return (

@@ -105,14 +105,7 @@ export function Tryout({ view, links }: Props) {
     const nearest = lost ? nearestHeard(index, where, focusRef.current, outcome.chord) : [];
     note({
       chord: outcome.chord,
-      command:
-        outcome.kind === 'fired'
-          ? outcome.command
-          : outcome.kind === 'not here'
-            ? (outcome.holders[0]?.command ?? null)
-            : outcome.kind === 'clash'
-              ? (outcome.commands[0] ?? null)
-              : null,
+      command: commandOf(outcome),
       kind: outcome.kind,
       sentence: describeOutcome(outcome, did, placeName, nearest),
     });
@@ -270,6 +263,13 @@ export function Tryout({ view, links }: Props) {
       )}
     </div>
   );
+}
+
+/** The command whose keys somebody may want to change after a press; null where it was nobody's. */
+function commandOf(outcome: Outcome): Command | null {
+  if (outcome.kind === 'fired') return outcome.command;
+  if (outcome.kind === 'clash') return outcome.commands[0] ?? null;
+  return outcome.kind === 'not here' ? (outcome.holders[0]?.command ?? null) : null;
 }
 
 /** The places of a program by what happens there: over the picture, and where letters are typed. */
