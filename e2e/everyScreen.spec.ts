@@ -156,6 +156,42 @@ const SCREENS: readonly (readonly [name: string, address: string, prepare?: (pag
       await page.getByRole('menu', { name: 'Layer' }).waitFor();
     },
   ],
+  [
+    'Workspaces, panels',
+    '/workspaces/tarnlight',
+    async (page) => {
+      await page.getByRole('tab', { name: 'Layers' }).focus();
+      await page.keyboard.press('Space');
+      await page.keyboard.press('ArrowRight');
+    },
+  ],
+  [
+    'Workspaces, menus',
+    '/workspaces/nibshore?show=menus',
+    async (page) => {
+      await page.getByRole('button', { name: 'Mark New in Woad' }).click();
+      await page.getByRole('checkbox', { name: 'Open', exact: true }).click();
+      await page.getByRole('button', { name: 'Hide it' }).click();
+    },
+  ],
+  [
+    'Workspaces, tools',
+    '/workspaces/tarnlight?show=tools',
+    async (page) => {
+      await page.locator('[data-button="crop-tool"]').click();
+      await page.getByRole('region', { name: 'Icon of Crop tool' }).getByRole('button', { name: 'crop' }).waitFor();
+    },
+  ],
+  ['Workspaces, appearance', '/workspaces/tarnlight?show=appearance'],
+  [
+    'Workspaces, keymap and keeping',
+    '/workspaces/tarnlight?show=keymap',
+    async (page) => {
+      await page.getByRole('button', { name: 'Keep as a workspace…' }).click();
+      await shown(page);
+    },
+  ],
+  ['Workspaces, one of them', '/workspaces/tarnlight?open=mending', shown],
   ['Sheets', '/sheets/tarnlight/sheet-retouching?contents=all'],
   ['Nothing here', '/board/tarnlight/no-such-keymap'],
 ];

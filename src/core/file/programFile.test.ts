@@ -6,10 +6,14 @@ import { buildClashIndex, findClashes, programFacts } from '../clash/clashIndex'
 import { keepConventions } from '../desktop/keepConventions';
 import { EMPTY_KEYMAP, keymapOf, rowsOf } from '../keymap/keymap';
 import { anyKeymap, here, sampleProgram } from '../testing/sampleProgram';
-import { fromProgramFile, InconsistentFile, type ProgramFile, toProgramFile } from './programFile';
+import { InconsistentFile } from './keymapFile';
+import { fromProgramFile, type ProgramFile, toProgramFile } from './programFile';
+import { fromWorkspaceFile, toWorkspaceFile, type WorkspaceFile } from './workspaceFile';
 
 const schema = JSON.parse(readFileSync('docs/program-file.schema.json', 'utf8'));
-const valid = new Ajv2020({ allErrors: true }).compile(schema);
+const ajv = new Ajv2020({ allErrors: true, strictTypes: false });
+const valid = ajv.compile(schema);
+const validWorkspaces = ajv.compile(JSON.parse(readFileSync('docs/workspace-file.schema.json', 'utf8')));
 const demo = readdirSync('demo').filter((name) => name !== 'draft.json');
 
 describe('a program file', () => {
@@ -41,6 +45,24 @@ describe('a program file', () => {
       expect(findClashes(buildClashIndex(facts, one.keymap, place)).map((clash) => clash.chord)).toEqual([]);
     }
     expect(program.commands.length).toBeGreaterThanOrEqual(250);
+  });
+
+  it('carries workspaces out and in, with the program or alone with the keymap that belongs to them', () => {
+    const {
+      program,
+      factory,
+      keymaps,
+      workspaces = [],
+    } = fromProgramFile(JSON.parse(readFileSync('demo/tarnlight.json', 'utf8')) as ProgramFile);
+    expect(workspaces.map((one) => Object.keys(one.contents).length)).toEqual([4, 2, 3]);
+    const again = fromProgramFile(toProgramFile({ program, factory, keymaps, workspaces }));
+    expect(again.workspaces).toEqual(workspaces);
+    const own = keymaps.filter((one) => one.name === workspaces[0]?.keymap);
+    const file = toWorkspaceFile(program, factory, workspaces.slice(0, 1), own);
+    expect(validWorkspaces(file) ? [] : validWorkspaces.errors).toEqual([]);
+    const read = fromWorkspaceFile(JSON.parse(JSON.stringify(file)) as WorkspaceFile, program, factory);
+    expect(read.workspaces).toEqual(workspaces.slice(0, 1));
+    expect(read.keymaps.map((one) => rowsOf(one.keymap).sort())).toEqual(own.map((one) => rowsOf(one.keymap).sort()));
   });
 
   it('marks the desktop-wide conventions as keepers where it says nothing of keepers itself', () => {

@@ -1,10 +1,18 @@
-import type { ChordText } from '../chord/chord';
 import { keepConventions } from '../desktop/keepConventions';
-import { compareKeymaps } from '../keymap/compareKeymaps';
-import { type Binding, binding, bindingsOf, type Keymap } from '../keymap/keymap';
-import { applyTicket } from '../keymap/ticket';
+import { bindingsOf, type Keymap } from '../keymap/keymap';
 import { inferForms } from '../program/formOf';
 import { type Command, type Context, DEFAULT_RULES, type Program, type Rules } from '../program/program';
+import {
+  type FileBinding,
+  type FileKeymap,
+  fromFileBinding,
+  fromFileKeymap,
+  InconsistentFile,
+  type NamedKeymap,
+  toFileBinding,
+  toFileKeymap,
+} from './keymapFile';
+import { type FileWorkspace, fromFileWorkspace, type NamedWorkspace, toFileWorkspace } from './workspaceFile';
 
 /** A program with its factory keys and its keymaps, as our own file carries it. Described in docs/program-file.schema.json. */
 export type ProgramFile = {
@@ -20,32 +28,17 @@ export type ProgramFile = {
     readonly commands: readonly (Command & { readonly keys?: readonly FileBinding[] })[];
   };
   readonly keymaps: readonly FileKeymap[];
+  readonly workspaces?: readonly FileWorkspace[];
 };
-/** A chord alone, or with its marks. */
-export type FileBinding = ChordText | { readonly keys: ChordText; readonly keeper?: boolean; readonly hook?: string };
-/** A keymap holds only the commands whose keys or marks differ from the factory's; an empty list means no key. */
-export type FileKeymap = {
-  readonly name: string;
-  readonly owner: string;
-  readonly bindings: Readonly<Record<string, readonly FileBinding[]>>;
-  /** The commands whose keys may be spent. */
-  readonly spares?: readonly string[];
-};
-
-export type NamedKeymap = { readonly name: string; readonly owner: string; readonly keymap: Keymap };
 export type ProgramWithKeymaps = {
   readonly program: Program;
   readonly factory: Keymap;
   readonly keymaps: readonly NamedKeymap[];
+  readonly workspaces?: readonly NamedWorkspace[];
 };
 
-/** Thrown for a file of ours that contradicts itself; the message is for people. */
-export class InconsistentFile extends Error {
-  override name = 'InconsistentFile';
-}
-
 /** Writes a program and its keymaps as a file. */
-export function toProgramFile({ program, factory, keymaps }: ProgramWithKeymaps): ProgramFile {
+export function toProgramFile({ program, factory, keymaps, workspaces = [] }: ProgramWithKeymaps): ProgramFile {
   const commands = program.commands.map((command) => {
     const keys = bindingsOf(factory, command.id).map(toFileBinding);
     return { ...command, ...(keys.length > 0 ? { keys } : {}) };
@@ -60,27 +53,9 @@ export function toProgramFile({ program, factory, keymaps }: ProgramWithKeymaps)
       rules: program.rules,
       commands,
     },
-    keymaps: keymaps.map(({ name, owner, keymap }) => ({
-      name,
-      owner,
-      bindings: Object.fromEntries(compareKeymaps(factory, keymap).map((c) => [c.command, c.after.map(toFileBinding)])),
-      ...(keymap.spares.size > 0 ? { spares: [...keymap.spares] } : {}),
-    })),
+    keymaps: keymaps.map((one) => toFileKeymap(factory, one)),
+    ...(workspaces.length > 0 ? { workspaces: workspaces.map(toFileWorkspace) } : {}),
   };
-}
-
-function toFileBinding({ chord, keeper, hook }: Binding): FileBinding {
-  if (!keeper && hook === undefined) return chord;
-  return { keys: chord, ...(keeper ? { keeper } : {}), ...(hook === undefined ? {} : { hook }) };
-}
-
-function fromFileBinding(one: FileBinding): Binding {
-  return typeof one === 'string' ? { chord: one } : binding(one.keys, one.keeper, one.hook);
-}
-
-/** Whose desktop-wide conventions start as keepers, with the marks the keys of a command have as a factory has them. */
-function withFactoryMarks(before: readonly Binding[], after: readonly Binding[]): readonly Binding[] {
-  return after.map((one) => before.find((had) => had.chord === one.chord && !one.keeper && !one.hook) ?? one);
 }
 
 /**
@@ -110,19 +85,13 @@ export function fromProgramFile(file: ProgramFile): ProgramWithKeymaps {
   const factory = keepConventions(commands, given);
   const marked = [...given.bindings.values()].flat().some((one) => one.keeper || one.hook !== undefined);
   const ids = new Set(listed.map((command) => command.id));
-  const keymaps = file.keymaps.map(({ name, owner, bindings, spares = [] }): NamedKeymap => {
-    const strange = [...Object.keys(bindings), ...spares].find((command) => !ids.has(command));
-    if (strange !== undefined)
-      throw new InconsistentFile(`The keymap “${name}” speaks of the command “${strange}”, which is not in the file.`);
-    const changes = Object.entries(bindings).map(([command, keys]) => {
-      const before = bindingsOf(factory, command);
-      const after = keys.map(fromFileBinding);
-      // A file written without marks at all starts with the factory's.
-      return { command, before, after: marked ? after : withFactoryMarks(before, after) };
-    });
-    const keymap = applyTicket(factory, { title: name, changes });
-    return { name, owner, keymap: { ...keymap, spares: new Set(spares) } };
-  });
+  const keymaps = file.keymaps.map((one) => fromFileKeymap(factory, ids, marked, one));
   const rules = { ...DEFAULT_RULES, forms: inferForms(commands, factory), ...rest.rules };
-  return { program: { ...rest, rules, contexts, commands }, factory, keymaps };
+  const workspaces = (file.workspaces ?? []).map((one) => fromFileWorkspace(one, { commands }));
+  return {
+    program: { ...rest, rules, contexts, commands },
+    factory,
+    keymaps,
+    ...(workspaces.length > 0 ? { workspaces } : {}),
+  };
 }

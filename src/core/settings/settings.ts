@@ -14,6 +14,8 @@ export type Settings = KeyboardChoice & {
   readonly desktop: Desktop;
   /** The hand that is free for the keys; the other holds the pen. */
   readonly hand: Hand;
+  /** Who sits here, whose keymaps and workspaces come first; empty for anybody. */
+  readonly person: string;
   readonly lamp: (typeof LAMPS)[number];
   readonly textSize: (typeof TEXT_SIZES)[number];
   readonly notation: (typeof SCREEN_NOTATIONS)[number];
@@ -24,5 +26,6 @@ export const DEFAULT_SETTINGS: Settings = {
   notation: 'windows',
   desktop: 'windows',
   hand: 'left',
+  person: '',
   ...DEFAULT_KEYBOARD,
 };

@@ -25,6 +25,8 @@ const CAP_PAD = 0.42;
 const CAP_GAP = 0.18;
 const OR_GAP = 0.35;
 const DOT_ROOM = 1.15;
+const MARK_ROOM = 1.2;
+const MARK_SIDE = 0.85;
 const NARROWEST_NAME = 5;
 const HEADING = 2.3;
 const GROUP_GAP = 0.9;
@@ -128,12 +130,17 @@ function breakLine(line: SheetLine, width: number): SetLine {
     else keyRows.push([caps]);
   }
   const keysWide = Math.max(0, ...keyRows.map(keyRowWidth));
-  const indent = line.changed ? DOT_ROOM : 0;
+  const indent = indentOf(line);
   const face = line.changed ? 'bold' : 'words';
   const room = width - indent - keysWide - 0.6;
   const below = keysWide > 0 && room < NARROWEST_NAME;
   const name = wrapText(line.name, face, below ? width - indent : room);
   return { line, name, keyRows, below, shrink: Math.min(1, width / Math.max(keysWide, 1e-9)) };
+}
+
+/** The room before a name for what is noted of its line. */
+function indentOf({ changed, mark }: SheetLine): number {
+  return (changed ? DOT_ROOM : 0) + (mark ? MARK_ROOM : 0);
 }
 
 /** Keys stand level with the last line of the name, so that a broken name is read to its end before them. */
@@ -246,9 +253,13 @@ function headingBlock(title: string, again: boolean, x: number, top: number, wid
 
 function lineBlock(set: SetLine, x: number, top: number, width: number, size: number, height: number): Block {
   const items: Item[] = [];
-  const indent = set.line.changed ? DOT_ROOM * size : 0;
+  const indent = indentOf(set.line) * size;
   const baseline = top + size * BASELINE;
   if (set.line.changed) items.push({ kind: 'dot', x: x + size * 0.4, y: baseline - size * 0.34, radius: size * 0.3 });
+  if (set.line.mark) {
+    const side = MARK_SIDE * size;
+    items.push({ kind: 'mark', x: x + indent - MARK_ROOM * size, y: baseline - side * 0.86, side, ink: set.line.mark });
+  }
   set.name.forEach((line, i) => {
     items.push(
       ...text(line, set.line.changed ? 'bold' : 'words', size, x + indent, baseline + i * size * NAME_LEADING),

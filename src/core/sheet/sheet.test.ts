@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { keymapOf } from '../keymap/keymap';
 import { DEFAULT_RULES, type Program } from '../program/program';
+import { INKS } from '../workspace/dressing';
 import { layOutSheet } from './layOutSheet';
 import { runsOf, widthOf } from './measure';
 import { type Item, PAPERS, type SheetContents, type SheetLine, WAYS } from './sheet';
@@ -21,13 +22,17 @@ const cap = fc.constantFrom(
   'Num +',
   'hold',
 );
-const line: fc.Arbitrary<SheetLine> = fc.record({
-  name: fc
-    .oneof(fc.string({ unit: 'grapheme', minLength: 1, maxLength: 40 }), fc.lorem({ maxCount: 9 }))
-    .map((t) => t.replace(/\s+/g, ' ').trim() || 'x'),
-  keys: fc.array(fc.array(cap, { minLength: 1, maxLength: 5 }), { maxLength: 3 }),
-  changed: fc.boolean(),
-});
+const line: fc.Arbitrary<SheetLine> = fc.record(
+  {
+    name: fc
+      .oneof(fc.string({ unit: 'grapheme', minLength: 1, maxLength: 40 }), fc.lorem({ maxCount: 9 }))
+      .map((t) => t.replace(/\s+/g, ' ').trim() || 'x'),
+    keys: fc.array(fc.array(cap, { minLength: 1, maxLength: 5 }), { maxLength: 3 }),
+    changed: fc.boolean(),
+    mark: fc.constantFrom(...INKS),
+  },
+  { requiredKeys: ['name', 'keys', 'changed'] },
+);
 const contents: fc.Arbitrary<SheetContents> = fc.record({
   title: fc.constant('A sheet'),
   notes: fc.constant(['Windows keys']),
@@ -42,9 +47,11 @@ const paper = fc.constantFrom(...(Object.keys(PAPERS) as (keyof typeof PAPERS)[]
 const box = (item: Item) =>
   item.kind === 'text'
     ? { left: item.x, right: item.x + item.width, top: item.y - item.size * 0.75, bottom: item.y + item.size * 0.25 }
-    : item.kind === 'cap'
-      ? { left: item.x, right: item.x + item.width, top: item.y, bottom: item.y + item.height }
-      : null;
+    : item.kind === 'mark'
+      ? { left: item.x, right: item.x + item.side, top: item.y, bottom: item.y + item.side }
+      : item.kind === 'cap'
+        ? { left: item.x, right: item.x + item.width, top: item.y, bottom: item.y + item.height }
+        : null;
 
 describe('a sheet', () => {
   it('has every line once, inside the page, none over another, and no heading alone', () => {

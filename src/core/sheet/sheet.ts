@@ -1,3 +1,4 @@
+import type { Ink } from '../workspace/dressing';
 import type { Face } from './measure';
 
 /** What a sheet says, before it is set: groups of lines, each a name and the caps of its keys. */
@@ -7,6 +8,8 @@ export type SheetLine = {
   readonly keys: readonly (readonly string[])[];
   /** Whether it differs from the factory keys. */
   readonly changed: boolean;
+  /** The ink its menu line is marked with, if any. */
+  readonly mark?: Ink;
 };
 export type SheetGroup = { readonly title: string; readonly lines: readonly SheetLine[] };
 export type SheetContents = {
@@ -46,6 +49,8 @@ export type Item =
       readonly soft?: true;
     }
   | { readonly kind: 'cap'; readonly x: number; readonly y: number; readonly width: number; readonly height: number }
+  /** The shape of a mark in a square of this side, from its top left corner. */
+  | { readonly kind: 'mark'; readonly x: number; readonly y: number; readonly side: number; readonly ink: Ink }
   | { readonly kind: 'dot'; readonly x: number; readonly y: number; readonly radius: number };
 
 /** Items that are read together, in reading order: what a screen reader or a text copy gets as one line. */

@@ -1,8 +1,9 @@
 import { parseCanonical } from '../chord/parseChord';
 import { type Notation, strokeCaps } from '../chord/writeChord';
 import { bindingsOf, type Keymap, sameKeys } from '../keymap/keymap';
-import type { Command, Program } from '../program/program';
+import type { Command, CommandId, Program } from '../program/program';
 import { turnArea } from '../program/turnArea';
+import type { Ink } from '../workspace/dressing';
 import type { SheetContents, SheetGroup, SheetLine } from './sheet';
 
 /** What goes on a sheet: the commands whose keys differ from the factory's, or all that have keys. */
@@ -17,6 +18,8 @@ export type SheetRequest = {
   readonly contents: Contents;
   readonly notation: Notation;
   readonly footer: string;
+  /** The inks that menu lines are marked with; left out where marks stay off the sheet. */
+  readonly marks?: ReadonlyMap<CommandId, Ink>;
 };
 
 const NOTATION_NOTES: Readonly<Record<Notation, string>> = {
@@ -30,7 +33,7 @@ const NOTATION_NOTES: Readonly<Record<Notation, string>> = {
  * take turns on the same keys share a line.
  */
 export function sheetContents(request: SheetRequest): SheetContents {
-  const { program, keymap, factory, contents, notation } = request;
+  const { program, keymap, factory, contents, notation, marks } = request;
   const groups = new Map<string, { lines: SheetLine[]; byTurns: Map<string, number> }>();
   let anyChanged = false;
   for (const command of chosenCommands(request)) {
@@ -44,13 +47,17 @@ export function sheetContents(request: SheetRequest): SheetContents {
     const turns = `${area} ${bindings.map((binding) => binding.chord).join(' ')} ${changed}`;
     const shared = area < 0 ? undefined : group.byTurns.get(turns);
     const first = shared === undefined ? undefined : group.lines[shared];
-    if (shared !== undefined && first) group.lines[shared] = { ...first, name: `${first.name} · ${command.name}` };
-    else {
+    if (shared !== undefined && first) {
+      const mark = first.mark ?? marks?.get(command.id);
+      group.lines[shared] = { ...first, name: `${first.name} · ${command.name}`, ...(mark ? { mark } : {}) };
+    } else {
       group.byTurns.set(turns, group.lines.length);
+      const mark = marks?.get(command.id);
       group.lines.push({
         name: command.name,
         keys: bindings.map((binding) => capsOf(binding.chord, notation)),
         changed,
+        ...(mark ? { mark } : {}),
       });
     }
   }

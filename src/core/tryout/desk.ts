@@ -1,12 +1,16 @@
 import { type Meaning, meaningsIn } from '../counterpart/meanings';
 import type { Command, CommandId, Program } from '../program/program';
+import { type Arrangement, factoryArrangement, sideOf } from '../workspace/arrangement';
+import { isOnTop, togglePanel } from '../workspace/changePanels';
 
 /** How the stand-in program stands: what is in hand, shown, set and held. Never changed in place. */
 export type Desk = {
   readonly tool: CommandId | null;
   /** The tool before it, to go back to. */
   readonly before: CommandId | null;
-  readonly shown: ReadonlySet<CommandId>;
+  readonly panels: Arrangement;
+  /** The panel of a folded dock that is opened beside its strip. */
+  readonly peeked: CommandId | null;
   /** Whether all panels are put away for now. */
   readonly bare: boolean;
   /** Values by what they are of: the last step of the path. */
@@ -29,20 +33,15 @@ export type Did =
   | { readonly kind: 'looked' }
   | { readonly kind: 'did' };
 
-const FIRST_SHOWN = 5;
 const START_VALUE = 50;
 
-/** A desk as the program starts: its first tool in hand, its first panels shown. */
-export function freshDesk(program: Program): Desk {
+/** A desk as the program starts: its first tool in hand, its panels arranged as in a workspace or as they come. */
+export function freshDesk(program: Program, panels: Arrangement = factoryArrangement(program)): Desk {
   return {
     tool: program.commands.find((one) => one.kind === 'tool')?.id ?? null,
     before: null,
-    shown: new Set(
-      program.commands
-        .filter((one) => one.kind === 'panel')
-        .slice(0, FIRST_SHOWN)
-        .map((one) => one.id),
-    ),
+    panels,
+    peeked: null,
     bare: false,
     values: new Map(),
     toggles: new Set(),
@@ -59,10 +58,8 @@ export function callCommand(desk: Desk, command: Command): { readonly desk: Desk
   switch (kind) {
     case 'tool':
       return { desk: { ...desk, tool: id, before: desk.tool }, did: { kind: 'took', tool: name } };
-    case 'panel': {
-      const shown = desk.bare || !desk.shown.has(id);
-      return { desk: { ...desk, bare: false, shown: toggled(desk.shown, id, shown) }, did: { kind: 'showed', shown } };
-    }
+    case 'panel':
+      return showOrPutAway(desk, id);
     case 'held action':
       return {
         desk: desk.held.includes(id) ? desk : { ...desk, held: [...desk.held, id] },
@@ -73,6 +70,21 @@ export function callCommand(desk: Desk, command: Command): { readonly desk: Desk
     default:
       return callMenuItem(desk, command);
   }
+}
+
+/** Shows a panel that can't be seen, hides one that can; in a folded dock, beside the strip. */
+function showOrPutAway(desk: Desk, id: CommandId): { desk: Desk; did: Did } {
+  const { panels } = desk;
+  const side = sideOf(panels, id);
+  const did = (shown: boolean): Did => ({ kind: 'showed', shown });
+  if (side !== null && side !== 'float' && panels.docks[side].fold !== 'open' && !panels.hidden.includes(id)) {
+    const shown = desk.bare || desk.peeked !== id;
+    return { desk: { ...desk, bare: false, peeked: shown ? id : null }, did: did(shown) };
+  }
+  // With all panels put away, one that is called comes back with them.
+  if (desk.bare && isOnTop(panels, id)) return { desk: { ...desk, bare: false }, did: did(true) };
+  const next = togglePanel(panels, id);
+  return { desk: { ...desk, bare: false, panels: next }, did: did(isOnTop(next, id)) };
 }
 
 /** Lets go of a held action. */
@@ -133,7 +145,8 @@ function callMenuItem(desk: Desk, command: Command): { desk: Desk; did: Did } {
   if (says('hidepanels')) return { desk: { ...desk, bare: !desk.bare }, did: { kind: 'switched', on: !desk.bare } };
   if (command.name.endsWith('…') || meanings.some((one) => DIALOGS.has(one)))
     return { desk: { ...desk, dialog: command }, did: { kind: 'opened' } };
-  if (meanings.length > 0 && meanings.every((one) => SWITCHES.has(one))) {
+  const showsMask = says('mask') && (says('view') || says('vis=show'));
+  if (showsMask || (meanings.length > 0 && meanings.every((one) => SWITCHES.has(one)))) {
     const on = !desk.toggles.has(command.id);
     return { desk: { ...desk, toggles: toggled(desk.toggles, command.id, on) }, did: { kind: 'switched', on } };
   }

@@ -7,6 +7,8 @@ import { DESKTOP_KEYS } from '../desktop/desktopKeys';
 import { fromProgramFile, type ProgramFile } from '../file/programFile';
 import { keymapOf } from '../keymap/keymap';
 import { anyKeymap, CHORDS, here, sampleProgram } from '../testing/sampleProgram';
+import { shownPanels } from '../workspace/arrangement';
+import { foldDock } from '../workspace/changePanels';
 import { describeOutcome } from './describeOutcome';
 import { backToTool, callCommand, freshDesk, letGo } from './desk';
 import { nearestHeard } from './nearestHeard';
@@ -159,10 +161,10 @@ describe('the desk', () => {
     const clone = call('Patch');
     expect(clone.did).toEqual({ kind: 'took', tool: 'Patch' });
     expect(backToTool(clone.desk, clone.desk.before).tool).toBe(freshDesk(program).tool);
-    const [first] = freshDesk(program).shown;
+    const [first = ''] = shownPanels(freshDesk(program).panels);
     const layers = call('Layers');
     expect(layers.did).toEqual({ kind: 'showed', shown: false });
-    expect(layers.desk.shown.has(first ?? '')).toBe(false);
+    expect(shownPanels(layers.desk.panels).has(first)).toBe(false);
     expect(call('Layers', layers.desk).did).toEqual({ kind: 'showed', shown: true });
     expect(call('Opacity 40 %').did).toEqual({ kind: 'set', what: 'Opacity', to: 40 });
     const smaller = call('Smaller brush', call('Brush 120 px').desk);
@@ -172,6 +174,11 @@ describe('the desk', () => {
     expect(call('Step in').desk.view.zoom).toBeGreaterThan(1);
     expect(call('Turn view left').desk.view.turn).toBe(-15);
     expect(call('Clear desk').desk.bare).toBe(true);
+    // In a folded dock a panel opens beside its strip.
+    const fresh = freshDesk(program);
+    const folded = { ...fresh, panels: foldDock(fresh.panels, 'right', 'icons') };
+    expect(call('Layers', folded).desk.peeked).toBe(first);
+    expect(call('Layers', call('Layers', folded).desk).desk.peeked).toBe(null);
     const held = call('Slide the sheet').desk;
     expect(held.held).toHaveLength(1);
     expect(letGo(held, held.held[0] ?? '').held).toEqual([]);

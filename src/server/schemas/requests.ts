@@ -74,6 +74,7 @@ export const settingsBody = (body: Body) =>
       notation: Joi.string().valid(...SCREEN_NOTATIONS),
       desktop: Joi.string().valid(...DESKTOPS),
       hand: Joi.string().valid(...HANDS),
+      person: owner,
       shape: Joi.string().valid(...SHAPES),
       size: Joi.string().valid(...SIZES),
       layout: Joi.string().valid(...LAYOUTS.map((one) => one.id)),

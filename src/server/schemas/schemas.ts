@@ -10,7 +10,7 @@ export const chord = Joi.string()
   .custom((value: string, helpers) => {
     return parseCanonical(value) ? value : helpers.message({ custom: `“${value}” is not keys as we write them.` });
   });
-const name = Joi.string().trim().min(1).max(120);
+export const name = Joi.string().trim().min(1).max(120);
 export const keymapName = name.label('The name');
 export const owner = Joi.string().trim().max(80).allow('');
 export const revision = Joi.number().integer().min(1);
@@ -40,17 +40,17 @@ export const ticket = Joi.object({
 });
 
 /** One binding in our own file: keys alone, or with their marks. */
-const fileBindings = Joi.array()
+export const fileBindings = Joi.array()
   .items(chord, Joi.object({ keys: chord.required(), keeper: Joi.boolean(), hook }))
   .max(20)
   .unique((a, b) => (a.keys ?? a) === (b.keys ?? b));
 
-const contexts = Joi.array()
+export const contexts = Joi.array()
   .items(Joi.object({ id: commandId.required(), name: name.required(), parent: commandId.allow(null).required() }))
   .min(1)
   .max(200)
   .unique('id');
-const rules = {
+export const rules = {
   turns: Joi.array().items(Joi.array().items(name).min(1).max(8)).max(100),
   fixed: Joi.array()
     .items(Joi.object({ chord: chord.required(), why: Joi.string().trim().min(1).max(200).required() }))
@@ -76,7 +76,7 @@ const rules = {
       .uppercase(),
   ),
 };
-const command = {
+export const command = {
   id: commandId.required(),
   name: name.required(),
   kind: Joi.string()
@@ -104,33 +104,12 @@ export const columnRoles = Joi.array()
   )
   .max(200);
 
-/** Our own file: a program with its commands and keymaps. docs/program-file.schema.json says the same as JSON Schema. */
-export const programFile = Joi.object({
-  format: Joi.string().valid('gray-pin-program').required(),
-  formatVersion: Joi.number().valid(1).required(),
-  program: Joi.object({
-    name: name.required(),
-    version: Joi.string().trim().min(1).max(40).required(),
-    contexts: contexts.required(),
-    rules: Joi.object(rules).required(),
-    commands: Joi.array()
-      .items(Joi.object({ ...command, keys: fileBindings }))
-      .min(1)
-      .max(20_000)
-      .unique('id')
-      .required(),
-  }).required(),
-  keymaps: Joi.array()
-    .items(
-      Joi.object({
-        name: name.required(),
-        owner: owner.required(),
-        bindings: Joi.object().pattern(commandId, fileBindings).required(),
-        spares: Joi.array().items(commandId).max(20_000).unique(),
-      }),
-    )
-    .max(200)
-    .required(),
+/** A keymap as files carry it: what it changes of the factory's. */
+export const fileKeymap = Joi.object({
+  name: name.required(),
+  owner: owner.required(),
+  bindings: Joi.object().pattern(commandId, fileBindings).required(),
+  spares: Joi.array().items(commandId).max(20_000).unique(),
 });
 
 /** Checks a value against a schema; @throws Problem with the first thing that is wrong, in words. */

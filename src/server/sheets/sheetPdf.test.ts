@@ -60,12 +60,19 @@ describe('a sheet as PDF', () => {
   });
 
   it('takes its choices from an address, and the usual ones for what is unknown there', () => {
-    expect(sheetOptions({})).toEqual({ contents: 'all', notation: 'windows', paper: 'A4', way: 'across' });
-    expect(sheetOptions({ contents: 'yours', paper: 'Letter', way: 'sideways', other: 'x' })).toEqual({
+    expect(sheetOptions({})).toEqual({
+      contents: 'all',
+      notation: 'windows',
+      paper: 'A4',
+      way: 'across',
+      marks: 'yes',
+    });
+    expect(sheetOptions({ contents: 'yours', paper: 'Letter', way: 'sideways', marks: 'no', other: 'x' })).toEqual({
       contents: 'yours',
       notation: 'windows',
       paper: 'Letter',
       way: 'across',
+      marks: 'no',
     });
     expect(sheetOptions({ notation: ['mac', 'windows'] }).notation).toBe('windows');
   });

@@ -1,6 +1,8 @@
 import PDFDocument from 'pdfkit';
 import { FACES, type Face } from '../../core/sheet/measure';
 import type { Block, Item, SheetLayout } from '../../core/sheet/sheet';
+import { INK_COLORS } from '../../core/workspace/appearance';
+import { INK_SHAPES } from '../../core/workspace/dressing';
 import { FACE_FILES } from './fontFiles';
 import { plainFont } from './plainFont';
 import { tieColumn, unseenFill } from './unseenFill';
@@ -96,6 +98,16 @@ function draw(document: PDFKit.PDFDocument, item: Item, spaced = false): void {
       return;
     case 'cap':
       document.roundedRect(item.x, item.y, item.width, item.height, 2).lineWidth(0.6).strokeColor('#777777').stroke();
+      return;
+    case 'mark':
+      document
+        .save()
+        .translate(item.x, item.y)
+        .scale(item.side / 12)
+        .path(INK_SHAPES[item.ink])
+        .fillColor(INK_COLORS[item.ink])
+        .fill('even-odd')
+        .restore();
       return;
     case 'dot':
       document.circle(item.x, item.y, item.radius).fillColor(INK).fill();

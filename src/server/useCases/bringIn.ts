@@ -1,10 +1,5 @@
-import {
-  fromProgramFile,
-  InconsistentFile,
-  type ProgramFile,
-  type ProgramWithKeymaps,
-  toProgramFile,
-} from '../../core/file/programFile';
+import { InconsistentFile } from '../../core/file/keymapFile';
+import { fromProgramFile, type ProgramFile, type ProgramWithKeymaps, toProgramFile } from '../../core/file/programFile';
 import type { Role } from '../../core/reading/columnRoles';
 import { decodeText } from '../../core/reading/decodeText';
 import { programFromReading } from '../../core/reading/programFromReading';
@@ -15,8 +10,10 @@ import { inTransaction } from '../database';
 import { Problem } from '../problem';
 import { factoryRow, insertKeymap, listKeymaps, loadBindings } from '../repositories/keymaps';
 import { findProgram, insertProgram, loadProgram, updateProgram } from '../repositories/programs';
-import { check, programFile } from '../schemas/schemas';
+import { programFile } from '../schemas/files';
+import { check } from '../schemas/schemas';
 import type { Upload } from '../upload';
+import { insertNamed, namedWorkspaces } from './workspaceFiles';
 
 export const MOST_BYTES = 5 * 1024 * 1024;
 
@@ -74,13 +71,15 @@ export function readProgramFile(text: string): ProgramWithKeymaps {
 
 /** Puts a program on the Shelf with its factory keymap and the keymaps that came with it. @returns its address. */
 export function bringIn(contents: ProgramWithKeymaps): Promise<string> {
-  const { program, factory, keymaps } = contents;
+  const { program, factory, keymaps, workspaces = [] } = contents;
   return inTransaction(async (transaction) => {
     const now = new Date().toISOString();
     const { id, slug, versionId } = await insertProgram(program, now, transaction);
     const base = { programId: id, versionId };
     await insertKeymap({ ...base, name: 'Factory keys', owner: '', factory: true, keymap: factory }, now, transaction);
-    for (const one of keymaps) await insertKeymap({ ...base, ...one }, now, transaction);
+    const numbers = new Map<string, number>();
+    for (const one of keymaps) numbers.set(one.name, (await insertKeymap({ ...base, ...one }, now, transaction)).id);
+    for (const one of workspaces) await insertNamed(id, one, numbers, transaction);
     return slug;
   });
 }
@@ -107,7 +106,7 @@ export async function exportProgram(slug: string): Promise<ProgramFile> {
   const keymaps = await Promise.all(
     own.map(async (one) => ({ name: one.name, owner: one.owner, keymap: await loadBindings(one.id) })),
   );
-  return toProgramFile({ program, factory, keymaps });
+  return toProgramFile({ program, factory, keymaps, workspaces: await namedWorkspaces(row.id) });
 }
 
 /** Renames a program, or puts it away with its keymaps or back. */

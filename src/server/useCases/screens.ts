@@ -17,13 +17,18 @@ import {
 import { findProgram, listPrograms, loadProgram, type ProgramRow } from '../repositories/programs';
 import { select } from '../repositories/rows';
 import { draftState, factoryOf } from './editKeymap';
+import { loadSettings } from './settings';
 
 /** Everything on the Shelf. */
 export async function loadShelf(): Promise<ProgramSummary[]> {
   const programs = await listPrograms();
+  const { person } = await loadSettings();
   return Promise.all(
     programs.map(async (program): Promise<ProgramSummary> => {
-      const rows = await listKeymaps(program.id);
+      const all = await listKeymaps(program.id);
+      // Whoever sits here finds their own first, after the factory's.
+      const theirs = (one: KeymapRow): boolean => one.factory === 1 || one.owner === person;
+      const rows = person === '' ? all : [...all.filter(theirs), ...all.filter((one) => !theirs(one))];
       const versionId = rows[0]?.version_id ?? 0;
       const [count] = await select<{ label: string; n: number }>(
         'SELECT label, (SELECT count(*) FROM commands WHERE version_id = versions.id) AS n FROM versions WHERE id = :versionId',
@@ -70,19 +75,27 @@ async function keymapSummary(row: KeymapRow): Promise<KeymapSummary> {
   };
 }
 
-/** Every keymap that is not put away, for the pickers. */
+/** Every keymap that is not put away, for the pickers; those of who sits here before other people's. */
 export async function listLinks(): Promise<KeymapLink[]> {
+  const { person } = await loadSettings();
   return select<{ program: string; programName: string; keymap: string; name: string; owner: string; factory: number }>(
     `SELECT p.slug AS program, p.name AS programName, k.slug AS keymap, k.name, k.owner, k.factory FROM keymaps k
-     JOIN programs p ON p.id = k.program_id WHERE p.put_away_at IS NULL AND k.put_away_at IS NULL ORDER BY p.name, k.factory DESC, k.id`,
+     JOIN programs p ON p.id = k.program_id WHERE p.put_away_at IS NULL AND k.put_away_at IS NULL
+     ORDER BY p.name, k.factory DESC, (:person = '' OR k.owner = :person) DESC, k.id`,
+    { person },
   ).then((rows) => rows.map((row) => ({ ...row, factory: row.factory === 1 })));
 }
 
-/** The keymap used last, the first of a person's own if none was used yet, or null on an empty Shelf. */
+/**
+ * The keymap used last by who sits here, the first of a person's own if none was used yet, or null on an empty Shelf.
+ */
 export async function lastUsed(): Promise<{ program: string; keymap: string } | null> {
+  const { person } = await loadSettings();
   const [row] = await select<{ program: string; keymap: string }>(
     `SELECT p.slug AS program, k.slug AS keymap FROM keymaps k JOIN programs p ON p.id = k.program_id
-     WHERE p.put_away_at IS NULL AND k.put_away_at IS NULL ORDER BY k.last_used_at DESC NULLS LAST, k.factory, p.name DESC, k.id LIMIT 1`,
+     WHERE p.put_away_at IS NULL AND k.put_away_at IS NULL
+     ORDER BY (k.owner = :person AND :person <> '') DESC, k.last_used_at DESC NULLS LAST, k.factory, p.name DESC, k.id LIMIT 1`,
+    { person },
   );
   return row ?? null;
 }

@@ -4,11 +4,13 @@ import { draftOf } from '../../core/keymap/draft';
 import { layOutSheet } from '../../core/sheet/layOutSheet';
 import { PAPERS, type Paper, WAYS, type Way } from '../../core/sheet/sheet';
 import { CONTENTS, type Contents, sheetContents } from '../../core/sheet/sheetContents';
+import { marksOf } from '../../core/workspace/dressing';
 import { check } from '../schemas/schemas';
 import { writeSheetPdf } from '../sheets/writeSheetPdf';
 import { loadKeymapView } from './screens';
+import { loadRoom } from './workspaces';
 
-type Options = { contents: Contents; notation: Notation; paper: Paper; way: Way };
+type Options = { contents: Contents; notation: Notation; paper: Paper; way: Way; marks: 'yes' | 'no' };
 type Wish = Options & { program: string; keymap: string; date: string };
 
 const options = {
@@ -24,6 +26,7 @@ const options = {
   way: Joi.string()
     .valid(...WAYS)
     .default('across'),
+  marks: Joi.string().valid('yes', 'no').default('yes'),
 };
 const wish = Joi.object({
   ...options,
@@ -55,6 +58,7 @@ export async function sheetPdf(query: unknown): Promise<{ name: string; bytes: B
     contents: given.contents,
     notation: given.notation,
     footer: view.draft.owner,
+    ...(given.marks === 'yes' ? { marks: marksOf((await loadRoom(given.program)).state.room.menus) } : {}),
   });
   const layout = layOutSheet(contents, given.paper, given.way, given.date);
   return { name: contents.title, bytes: await writeSheetPdf(layout, contents.title, new Date()) };

@@ -1,6 +1,8 @@
 import { memo } from 'react';
 import type { Face } from '@/core/sheet/measure';
 import type { Item, Page, SheetLayout } from '@/core/sheet/sheet';
+import { INK_COLORS } from '@/core/workspace/appearance';
+import { INK_SHAPES } from '@/core/workspace/dressing';
 
 const FAMILIES: Readonly<Record<Face, string>> = {
   words: '"Atkinson Hyperlegible Next"',
@@ -80,6 +82,15 @@ function ItemView({ item }: { item: Item }) {
           fill="none"
           stroke="#777"
           strokeWidth={0.6}
+        />
+      );
+    case 'mark':
+      return (
+        <path
+          d={INK_SHAPES[item.ink]}
+          transform={`translate(${item.x} ${item.y}) scale(${item.side / 12})`}
+          fill={INK_COLORS[item.ink]}
+          fillRule="evenodd"
         />
       );
     case 'dot':

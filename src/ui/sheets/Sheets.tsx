@@ -10,6 +10,7 @@ import { PAPERS, type Paper, WAYS, type Way } from '@/core/sheet/sheet';
 import { CONTENTS, type Contents, chosenCommands, sheetContents } from '@/core/sheet/sheetContents';
 import { counted } from '@/core/text/sentence';
 import type { KeymapLink, KeymapView } from '@/core/view/views';
+import { type Dressing, marksOf } from '@/core/workspace/dressing';
 import { KeymapPicker } from '../parts/KeymapPicker';
 import { Segments } from '../parts/Segments';
 import { SheetPage } from './SheetPage';
@@ -20,9 +21,12 @@ export type SheetOptions = {
   readonly notation: Notation;
   readonly paper: Paper;
   readonly way: Way;
+  /** Whether the marks of menu lines stand on it. */
+  readonly marks: 'yes' | 'no';
 };
 type Props = {
   readonly view: KeymapView;
+  readonly dressing: Dressing;
   readonly links: readonly KeymapLink[];
   readonly initial: SheetOptions;
   readonly today: string;
@@ -37,7 +41,7 @@ const NOTATION_WORDS: Readonly<Record<Notation, string>> = {
 const WAY_WORDS: Readonly<Record<Way, string>> = { across: 'Across', upright: 'Upright' };
 
 /** A printable cheat sheet: what goes on it at the left, the page as it will print beside it. */
-export function Sheets({ view, links, initial, today }: Props) {
+export function Sheets({ view, dressing, links, initial, today }: Props) {
   const [options, setOptions] = useState(initial);
   const draft = useMemo(() => draftOf(view), [view]);
   const { program, programSlug } = view;
@@ -45,6 +49,7 @@ export function Sheets({ view, links, initial, today }: Props) {
     () => ({ program, keymapName: draft.state.name, keymap: draft.keymap, factory: draft.factory }),
     [program, draft],
   );
+  const marks = useMemo(() => marksOf(dressing), [dressing]);
   const counts = useMemo(
     () => new Map(CONTENTS.map((contents) => [contents, chosenCommands({ ...base, contents }).length])),
     [base],
@@ -52,12 +57,18 @@ export function Sheets({ view, links, initial, today }: Props) {
   const layout = useMemo(
     () =>
       layOutSheet(
-        sheetContents({ ...base, contents: options.contents, notation: options.notation, footer: draft.state.owner }),
+        sheetContents({
+          ...base,
+          contents: options.contents,
+          notation: options.notation,
+          footer: draft.state.owner,
+          ...(options.marks === 'yes' ? { marks } : {}),
+        }),
         options.paper,
         options.way,
         today,
       ),
-    [base, options, draft.state.owner, today],
+    [base, options, marks, draft.state.owner, today],
   );
   const query = new URLSearchParams({
     ...options,
@@ -126,6 +137,17 @@ export function Sheets({ view, links, initial, today }: Props) {
             onChange={(way) => choose({ way })}
             options={WAYS.map((one) => [one, WAY_WORDS[one]] as const)}
           />
+          {marks.size > 0 && (
+            <Segments
+              label="Marks of menu lines"
+              value={options.marks}
+              onChange={(next) => choose({ marks: next })}
+              options={[
+                ['yes', 'Printed'],
+                ['no', 'Left out'],
+              ]}
+            />
+          )}
           <div>
             <h2 className={styles.fit}>Fit</h2>
             <p>

@@ -8,6 +8,7 @@ const SCREENS = [
   { name: 'Shelf', address: '/shelf', icon: 'M3 6h16M3 11h16M3 16h16M7 4v4M14 9v4M9 14v4' },
   { name: 'Board', address: '/board', icon: 'M3 6.5h16v9.5H3zM6 9.5h.5M9 9.5h.5M12 9.5h.5M15 9.5h.5M7 13h8' },
   { name: 'Match', address: '/match', icon: 'M4 7.5h12M13 4.5l3 3-3 3M18 14.5H6M9 11.5l-3 3 3 3' },
+  { name: 'Workspaces', address: '/workspaces', icon: 'M3 4.5h16v13H3zM7.5 4.5v13M14.5 4.5v13M14.5 10.5H19' },
   { name: 'Tryout', address: '/tryout', icon: 'M7 5l10 6-10 6z' },
   { name: 'Sheets', address: '/sheets', icon: 'M5.5 3h8l3.5 3.5V19h-11.5zM8.5 10.5h5.5M8.5 13.5h5.5' },
 ] as const;

@@ -2,15 +2,19 @@
 
 import Link from 'next/link';
 import { type KeyboardEvent, memo, useEffect, useMemo, useRef, useState } from 'react';
-import type { Command, Program } from '@/core/program/program';
+import type { Command, CommandId, Program } from '@/core/program/program';
+import { counted } from '@/core/text/sentence';
 import { menusOf, type ProgramMenu } from '@/core/tryout/menus';
+import { type Dressing, INK_WORDS, type Ink, marksOf } from '@/core/workspace/dressing';
 import { KeyCaps } from '../parts/KeyCaps';
 import { spoken } from '../parts/spoken';
+import { InkMark } from '../room/InkMark';
 import styles from './tryout.module.css';
 import type { KeysOf } from './useKeysOf';
 
 type Props = {
   readonly program: Program;
+  readonly dressing: Dressing;
   readonly keysOf: KeysOf;
   /** The address of the bench for a command. */
   readonly bench: (command: Command) => string;
@@ -19,8 +23,9 @@ type Props = {
 };
 
 /** The menus of the stand-in program, their keys beside the lines, after the WAI-ARIA pattern of a menu bar. */
-export const MenuBar = memo(function MenuBar({ program, keysOf, bench, onCall, onLeave }: Props) {
-  const menus = useMemo(() => menusOf(program), [program]);
+export const MenuBar = memo(function MenuBar({ program, dressing, keysOf, bench, onCall, onLeave }: Props) {
+  const menus = useMemo(() => menusOf(program, dressing), [program, dressing]);
+  const marks = useMemo(() => marksOf(dressing), [dressing]);
   const [open, setOpen] = useState<number | null>(null);
   const [at, setAt] = useState(0);
   const bar = useRef<HTMLDivElement>(null);
@@ -71,6 +76,7 @@ export const MenuBar = memo(function MenuBar({ program, keysOf, bench, onCall, o
           {open === i && (
             <OpenMenu
               menu={menu}
+              marks={marks}
               keysOf={keysOf}
               bench={bench}
               onCall={(command) => {
@@ -93,12 +99,13 @@ const MORE_LINES = 60;
 
 type OpenProps = Pick<Props, 'keysOf' | 'bench' | 'onCall'> & {
   readonly menu: ProgramMenu;
+  readonly marks: ReadonlyMap<CommandId, Ink>;
   readonly onClose: () => void;
   readonly onGo: (step: number) => void;
   readonly onOutside: () => void;
 };
 
-function OpenMenu({ menu, keysOf, bench, onCall, onClose, onGo, onOutside }: OpenProps) {
+function OpenMenu({ menu, marks, keysOf, bench, onCall, onClose, onGo, onOutside }: OpenProps) {
   const list = useRef<HTMLDivElement>(null);
   const typed = useRef({ text: '', at: 0 });
   // What can be seen is there at once; a long menu's other lines follow.
@@ -108,6 +115,14 @@ function OpenMenu({ menu, keysOf, bench, onCall, onClose, onGo, onOutside }: Ope
     const next = window.requestIdleCallback(() => setLines((now) => now + MORE_LINES), { timeout: 60 });
     return () => window.cancelIdleCallback(next);
   }, [lines, menu]);
+  const { hidden } = menu;
+  const [all, setAll] = useState(false);
+  const showAll = (): void => {
+    setAll(true);
+    // The first of them stands where the button was.
+    const at = items().length - 1;
+    window.setTimeout(() => items()[at]?.focus());
+  };
   const items = (): HTMLElement[] => [...(list.current?.querySelectorAll<HTMLElement>('[data-line]') ?? [])];
   // biome-ignore lint/correctness/useExhaustiveDependencies: when it opens.
   useEffect(() => items()[0]?.focus(), []);
@@ -150,35 +165,78 @@ function OpenMenu({ menu, keysOf, bench, onCall, onClose, onGo, onOutside }: Ope
             {line.heading}
           </div>
         ) : (
-          <div key={line.command.id} role="none" className={styles.line} data-command={line.command.id}>
-            <button
-              type="button"
-              role="menuitem"
-              tabIndex={-1}
-              data-line
-              aria-keyshortcuts={keysOf(line.command.id).map(spoken).join(' ') || undefined}
-              onClick={() => onCall(line.command)}
-            >
-              {line.command.name}
-            </button>
-            <Link
-              href={bench(line.command)}
-              role="menuitem"
-              tabIndex={-1}
-              prefetch={false}
-              className={styles.lineKeys}
-              aria-label={`Change the keys of ${line.command.name}`}
-              title="Change its keys (Shift+Enter)"
-            >
-              {keysOf(line.command.id).length === 0 ? (
-                <span className={styles.none}>no key</span>
-              ) : (
-                keysOf(line.command.id).map((one) => <KeyCaps key={one} chord={one} silent />)
-              )}
-            </Link>
-          </div>
+          <MenuLineView
+            key={line.command.id}
+            command={line.command}
+            marked={marks.size > 0}
+            ink={marks.get(line.command.id)}
+            keysOf={keysOf}
+            bench={bench}
+            onCall={onCall}
+          />
         ),
       )}
+      {hidden.length > 0 && !all && (
+        <button type="button" role="menuitem" tabIndex={-1} data-line className={styles.showHidden} onClick={showAll}>
+          Show {counted(hidden.length, 'hidden line')}
+        </button>
+      )}
+      {all &&
+        hidden.map((command) => (
+          <MenuLineView
+            key={command.id}
+            command={command}
+            marked={marks.size > 0}
+            ink={marks.get(command.id)}
+            away
+            keysOf={keysOf}
+            bench={bench}
+            onCall={onCall}
+          />
+        ))}
+    </div>
+  );
+}
+
+type LineProps = Pick<Props, 'keysOf' | 'bench' | 'onCall'> & {
+  readonly command: Command;
+  /** Whether any line is marked, so that all leave room for a mark. */
+  readonly marked: boolean;
+  readonly ink: Ink | undefined;
+  /** Whether it is hidden and only shown for now. */
+  readonly away?: boolean;
+};
+
+function MenuLineView({ command, marked, ink, away = false, keysOf, bench, onCall }: LineProps) {
+  return (
+    <div role="none" className={styles.line} data-command={command.id} data-away={away || undefined}>
+      <button
+        type="button"
+        role="menuitem"
+        tabIndex={-1}
+        data-line
+        aria-keyshortcuts={keysOf(command.id).map(spoken).join(' ') || undefined}
+        onClick={() => onCall(command)}
+      >
+        {marked && <span className={styles.markSlot}>{ink && <InkMark ink={ink} silent />}</span>}
+        {command.name}
+        {ink && <span className="hidden"> ({INK_WORDS[ink].name} mark)</span>}
+      </button>
+      <Link
+        href={bench(command)}
+        role="menuitem"
+        tabIndex={-1}
+        prefetch={false}
+        className={styles.lineKeys}
+        aria-label={`Change the keys of ${command.name}`}
+        title="Change its keys (Shift+Enter)"
+      >
+        {keysOf(command.id).length === 0 ? (
+          <span className={styles.none}>no key</span>
+        ) : (
+          keysOf(command.id).map((one) => <KeyCaps key={one} chord={one} silent />)
+        )}
+      </Link>
     </div>
   );
 }

@@ -1,18 +1,32 @@
-import { memo } from 'react';
+import { memo, useId } from 'react';
 import { meaningsIn } from '@/core/counterpart/meanings';
 import type { Program } from '@/core/program/program';
 import type { Desk } from '@/core/tryout/desk';
 import { SAMPLE_SIZE, samplePicture } from '@/core/tryout/samplePicture';
-import styles from './tryout.module.css';
+import styles from './stage.module.css';
 
 const SHAPES = samplePicture();
 const { width, height } = SAMPLE_SIZE;
 const GRID = 30;
 
 /** The sample picture as the view stands: nearer, turned, mirrored, with what is switched on laid over it. */
-export const Stage = memo(function Stage({ program, desk }: { program: Program; desk: Desk }) {
+export const Stage = memo(function Stage({
+  program,
+  desk,
+  masked = false,
+}: {
+  program: Program;
+  desk: Desk;
+  /** Whether what a mask covers is shown in any case. */
+  masked?: boolean;
+}) {
+  const checks = useId();
   const { zoom, turn, mirrored } = desk.view;
-  const on = new Set(program.commands.filter((one) => desk.toggles.has(one.id)).flatMap((one) => meaningsIn(one.name)));
+  const on = new Set(
+    program.commands
+      .filter((one) => desk.toggles.has(one.id) || desk.held.includes(one.id))
+      .flatMap((one) => meaningsIn(one.name)),
+  );
   const brush = [...desk.values].find(([what]) => /size/i.test(what))?.[1] ?? 50;
   const held = program.commands.filter((one) => desk.held.includes(one.id));
   return (
@@ -23,10 +37,25 @@ export const Stage = memo(function Stage({ program, desk }: { program: Program; 
         aria-label="Sample picture: a pressed plant on its sheet"
         style={{ transform: `rotate(${turn}deg) scale(${mirrored ? -zoom : zoom}, ${zoom})` }}
       >
-        <rect width={width} height={height} fill="#f4f2ea" />
+        <pattern id={checks} width="16" height="16" patternUnits="userSpaceOnUse">
+          <rect width="16" height="16" fill="#ffffff" />
+          <path d="M0 0H8V16H16V8H0Z" fill="var(--see-through, #8a8a8a)" opacity="0.45" />
+        </pattern>
+        {/* The sheet's corner is cut away, so that there is something to see through. */}
+        <rect width={width} height={height} fill={`url(#${checks})`} />
+        <path d={`M0 0H${width - 96}L${width} 84V${height}H0Z`} fill="#f4f2ea" />
         {SHAPES.map((one) => (
           <path key={one.path} d={one.path} fill={one.fill} />
         ))}
+        {(masked || on.has('mask')) && (
+          <path
+            data-mask
+            d={`M0 0H${width}V${height}H0ZM70 190A120 100 0 1 0 310 190A120 100 0 1 0 70 190Z`}
+            fill="var(--mask-tint, #9b2d30)"
+            fillRule="evenodd"
+            opacity="0.45"
+          />
+        )}
         {on.has('grid') && (
           <path
             d={[

@@ -2,33 +2,42 @@
 
 import Button from '@mui/material/Button';
 import Link from 'next/link';
+import { useRouter } from 'next/navigation';
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { type ChordText, canonicalText } from '@/core/chord/chord';
 import { buildClashIndex, programFacts } from '@/core/clash/clashIndex';
 import { chordOfEvent } from '@/core/keyboard/chordOfEvent';
 import { draftOf } from '@/core/keymap/draft';
-import type { Command, ContextId } from '@/core/program/program';
+import type { Command, CommandId, ContextId } from '@/core/program/program';
 import type { Sentence } from '@/core/text/sentence';
 import { describeOutcome } from '@/core/tryout/describeOutcome';
 import { backToTool, callCommand, type Desk, type Did, freshDesk, letGo } from '@/core/tryout/desk';
 import { nearestHeard } from '@/core/tryout/nearestHeard';
 import { type Outcome, pressKeys } from '@/core/tryout/pressKeys';
-import type { KeymapLink, KeymapView } from '@/core/view/views';
+import type { KeymapLink, KeymapView, RoomState, RoomView } from '@/core/view/views';
+import { sideOf } from '@/core/workspace/arrangement';
+import { bringOnTop } from '@/core/workspace/changePanels';
+import { TroubleDialog } from '../draft/TroubleDialog';
 import { KeyCaps } from '../parts/KeyCaps';
 import { KeymapPicker } from '../parts/KeymapPicker';
 import { ScreenDialog } from '../parts/ScreenDialog';
 import { SentenceView } from '../parts/SentenceView';
 import { useStable } from '../parts/useStable';
+import { ButtonStrip } from '../room/ButtonStrip';
+import { PanelInside } from '../room/PanelInside';
+import { RoomProvider } from '../room/RoomContext';
+import { RoomFrame } from '../room/RoomFrame';
+import { shadeStyle } from '../room/shadeStyle';
+import { type RoomHook, useRoom } from '../room/useRoom';
+import { WorkspaceMenu } from '../room/WorkspaceMenu';
 import { useSettings } from '../shell/SettingsContext';
 import { MenuBar } from './MenuBar';
-import { Panels } from './Panels';
 import { Stage } from './Stage';
-import { ToolRail } from './ToolRail';
 import styles from './tryout.module.css';
 import { useKeyPresses } from './useKeyPresses';
 import { useKeysOf } from './useKeysOf';
 
-type Props = { readonly view: KeymapView; readonly links: readonly KeymapLink[] };
+type Props = { readonly view: KeymapView; readonly roomView: RoomView; readonly links: readonly KeymapLink[] };
 /** What was pressed or called, and what came of it. */
 type Ticked = {
   readonly number: number;
@@ -40,16 +49,29 @@ type Ticked = {
 const MOST_TICKED = 30;
 
 /** The stand-in program: keys do there what they would do, and it says what fired, from where, or why nothing did. */
-export function Tryout({ view, links }: Props) {
+export function Tryout(given: Props) {
+  const { view } = given;
+  const hook = useRoom(view.programSlug, given.roomView);
+  const { room } = hook.roomView.state;
+  return (
+    <RoomProvider program={view.program} icons={hook.roomView.icons} chosen={room.tools.icons}>
+      <TryoutScreen {...given} hook={hook} />
+    </RoomProvider>
+  );
+}
+
+function TryoutScreen({ view, links, hook }: Props & { hook: RoomHook }) {
   const { program, programSlug } = view;
-  const { where, platform } = useSettings();
+  const { roomView, actions } = hook;
+  const { room } = roomView.state;
+  const { where, platform, settings } = useSettings();
   const draft = useMemo(() => draftOf(view), [view]);
   const [which, setWhich] = useState<'draft' | 'kept'>('draft');
   const keymap = which === 'draft' ? draft.keymap : draft.kept;
   const facts = useMemo(() => programFacts(program), [program]);
   const index = useMemo(() => buildClashIndex(facts, keymap, where.place), [facts, keymap, where]);
   const keysOf = useKeysOf(keymap);
-  const [desk, setDesk] = useState<Desk>(() => freshDesk(program));
+  const [desk, setDesk] = useState<Desk>(() => freshDesk(program, room.panels));
   const [begun, setBegun] = useState<ChordText | null>(null);
   const [ticked, setTicked] = useState<readonly Ticked[]>([]);
   const places = useMemo(() => placesOf(program.contexts), [program]);
@@ -148,6 +170,30 @@ export function Tryout({ view, links }: Props) {
       ),
     [ticked],
   );
+  const inside = useCallback(
+    (panel: CommandId) => {
+      const command = facts.commands.get(panel);
+      return command && <PanelInside panel={command} values={desk.values} called={called} />;
+    },
+    [facts, desk.values, called],
+  );
+  /** A tab puts its panel on top; a button of a folded dock opens it beside the strip, or closes it. */
+  const onTop = useStable((panel: CommandId): void => {
+    const now = deskRef.current;
+    const side = sideOf(now.panels, panel);
+    if (side !== null && side !== 'float' && now.panels.docks[side].fold !== 'open')
+      show({ ...now, peeked: now.peeked === panel ? null : panel });
+    else show({ ...now, panels: bringOnTop(now.panels, panel) });
+  });
+  const { panels } = room;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another arrangement takes the place of what was moved here.
+  useEffect(() => show({ ...deskRef.current, panels, peeked: null }), [panels]);
+  const router = useRouter();
+  const switched = useStable((state: RoomState): void => {
+    const own = roomView.keymaps.find((one) => one.id === state.room.keymap) ?? roomView.keymaps[0];
+    stage.current?.focus();
+    if (own && own.slug !== view.draft.slug) router.push(`/tryout/${programSlug}/${own.slug}`);
+  });
   const onLeave = useStable(() => stage.current?.focus());
   return (
     <div className="screen">
@@ -168,13 +214,14 @@ export function Tryout({ view, links }: Props) {
             </label>
           ))}
         </div>
+        <WorkspaceMenu hook={hook} program={programSlug} onSwitched={switched} />
         <span className="push" />
         <FullScreen />
         <button
           type="button"
           className="word"
           onClick={() => {
-            show(freshDesk(program));
+            show(freshDesk(program, room.panels));
             stage.current?.focus();
           }}
         >
@@ -192,11 +239,46 @@ export function Tryout({ view, links }: Props) {
           aria-label={`${program.name}: press keys here`}
           tabIndex={0}
           className={styles.program}
+          style={shadeStyle(room.appearance, settings.lamp === 'contrast')}
           {...presses}
         >
-          <MenuBar program={program} keysOf={keysOf} bench={bench} onCall={call} onLeave={onLeave} />
-          <div className={styles.work}>
-            <ToolRail program={program} tool={desk.tool} keysOf={keysOf} onCall={call} />
+          <MenuBar
+            program={program}
+            dressing={room.menus}
+            keysOf={keysOf}
+            bench={bench}
+            onCall={call}
+            onLeave={onLeave}
+          />
+          <RoomFrame
+            panels={desk.panels}
+            peeked={desk.peeked}
+            bare={desk.bare}
+            keysOf={keysOf}
+            inside={inside}
+            onTop={onTop}
+            bar={
+              room.tools.bar.groups.length > 0 && (
+                <ButtonStrip
+                  strip={room.tools.bar}
+                  label="Button bar"
+                  pressed={desk.tool}
+                  keysOf={keysOf}
+                  onCall={call}
+                />
+              )
+            }
+            rail={
+              <ButtonStrip
+                strip={room.tools.rail}
+                columns={room.tools.rail.columns}
+                label="Tools"
+                pressed={desk.tool}
+                keysOf={keysOf}
+                onCall={call}
+              />
+            }
+          >
             {/* biome-ignore lint/a11y/noStaticElementInteractions lint/a11y/useKeyWithClickEvents: by keyboard the place is chosen below. */}
             <div
               className={styles.place}
@@ -205,10 +287,7 @@ export function Tryout({ view, links }: Props) {
             >
               <Stage program={program} desk={desk} />
             </div>
-            {!desk.bare && (
-              <Panels program={program} shown={desk.shown} values={desk.values} called={called} keysOf={keysOf} />
-            )}
-          </div>
+          </RoomFrame>
           <div className={styles.foot}>
             <fieldset className={styles.places}>
               <legend className="hidden">Where keys are pressed</legend>
@@ -254,6 +333,7 @@ export function Tryout({ view, links }: Props) {
         </div>
         <Ticker ticked={ticked} bench={bench} />
       </main>
+      <TroubleDialog trouble={hook.trouble} onClose={() => void actions.reload()} onReload={actions.reload} />
       {desk.dialog && (
         <ScreenDialog title={desk.dialog.name} onClose={() => show({ ...deskRef.current, dialog: null })}>
           <p>

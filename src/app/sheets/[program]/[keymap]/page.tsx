@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { listLinks, loadKeymapView, orMissing } from '@/server/useCases/screens';
 import { sheetOptions } from '@/server/useCases/sheets';
+import { loadRoom } from '@/server/useCases/workspaces';
 import { Sheets } from '@/ui/sheets/Sheets';
 
 type Props = {
@@ -21,6 +22,7 @@ export default async function Page({ params, searchParams }: Props) {
     <Sheets
       key={view.draft.id}
       view={view}
+      dressing={(await loadRoom(view.programSlug)).state.room.menus}
       links={await listLinks()}
       initial={sheetOptions({ contents: view.toFactory.length > 0 ? 'yours' : 'all', ...(await searchParams) })}
       today={today}

@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { listLinks, loadKeymapView, noteUse, orMissing } from '@/server/useCases/screens';
+import { loadRoom } from '@/server/useCases/workspaces';
 import { Tryout } from '@/ui/tryout/Tryout';
 
 type Props = { params: Promise<{ program: string; keymap: string }> };
@@ -13,5 +14,13 @@ export default async function Page({ params }: Props) {
   const view = await orMissing(loadKeymapView(decodeURIComponent(program), decodeURIComponent(keymap)));
   if (!view) notFound();
   await noteUse(view.draft.id);
-  return <Tryout key={`${view.draft.id} ${view.draft.revision}`} view={view} links={await listLinks()} />;
+  const roomView = await loadRoom(view.programSlug);
+  return (
+    <Tryout
+      key={`${view.draft.id} ${view.draft.revision} ${roomView.state.person}`}
+      view={view}
+      roomView={roomView}
+      links={await listLinks()}
+    />
+  );
 }

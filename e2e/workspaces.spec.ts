@@ -1,0 +1,311 @@
+import type { ChildProcess } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { expect, type Locator, type Page, test } from '@playwright/test';
+import { root, runScript, startServer, untilReady } from '../scripts/server.mjs';
+import { open } from './browser';
+
+const port = 4184;
+const data = join(root, '.tmp/e2e-workspaces');
+const base = `http://127.0.0.1:${port}`;
+let server: ChildProcess;
+
+test.use({ baseURL: base });
+test.describe.configure({ mode: 'serial' });
+test.beforeAll(async () => {
+  runScript('seed.ts', ['--reset'], { GRAY_PIN_DATA: data });
+  server = startServer({ port, data, quiet: true });
+  await untilReady(port, server);
+});
+test.afterAll(() => {
+  server.kill();
+});
+
+type Room = {
+  panels: unknown;
+  menus: { hidden: string[]; marks: [string, string][] };
+  tools: unknown;
+  appearance: { brightness: number };
+  keymap: number | null;
+};
+type View = { state: { room: Room; steps: string[]; cursor: number } };
+const roomNow = async (page: Page, program = 'tarnlight'): Promise<Room> =>
+  ((await (await page.request.get(`/api/programs/${program}/room`)).json()) as View).state.room;
+const picture = (page: Page): Locator => page.getByRole('region', { name: /^The window of/ });
+const steps = (page: Page): Locator => page.getByRole('region', { name: 'Steps' });
+const part = (page: Page, name: string): Promise<void> => page.getByText(name, { exact: true }).first().click();
+/** Drags something to the middle of something else, as a hand does. */
+async function drag(page: Page, from: Locator, to: Locator): Promise<void> {
+  const [a, start] = [await from.boundingBox(), page.mouse];
+  if (!a) throw new Error('Nothing to drag.');
+  await start.move(a.x + a.width / 2, a.y + a.height / 2);
+  await start.down();
+  await start.move(a.x + a.width / 2 + 12, a.y + a.height / 2 + 12, { steps: 4 });
+  const b = await to.boundingBox();
+  if (!b) throw new Error('Nowhere to drag to.');
+  await start.move(b.x + b.width / 2, b.y + b.height / 2, { steps: 8 });
+  await start.up();
+}
+const focused = (page: Page): Promise<string> =>
+  page.evaluate(() => {
+    const one = document.activeElement as HTMLElement | null;
+    return one?.getAttribute('aria-label') ?? one?.textContent ?? '';
+  });
+/** Goes on with Tab until something with these words has the focus. */
+async function tabTo(page: Page, words: RegExp): Promise<void> {
+  for (let i = 0; i < 160; i++) {
+    await page.keyboard.press('Tab');
+    if (words.test(await focused(page))) return;
+  }
+  throw new Error(`Tab never came to ${words}.`);
+}
+async function restart(): Promise<void> {
+  const gone = new Promise((resolve) => server.once('exit', resolve));
+  server.kill();
+  await gone;
+  server = startServer({ port, data, quiet: true });
+  await untilReady(port, server);
+}
+const switchTo = async (page: Page, name: string): Promise<void> => {
+  await page.getByRole('button', { name: new RegExp(`^(?:Switch|Back) to it \\(${name}`) }).click();
+  await expect(page.getByText(new RegExp(`^Stands as ${name}$`))).toBeVisible();
+};
+
+let byMouse: Room;
+let byKeyboard: Room;
+
+test('a workspace is arranged by mouse: panels dragged, stacked, floated, sized; tools; a mark; appearance', async ({
+  page,
+}) => {
+  await open(page, '/workspaces/tarnlight');
+  await drag(page, picture(page).getByRole('tab', { name: 'Layers' }), page.locator('[data-spot="between left "]'));
+  await expect(steps(page)).toContainText('Layers to the left dock');
+  await drag(page, picture(page).getByRole('tab', { name: 'History' }), page.locator('[data-spot="onto layers"]'));
+  await expect(steps(page)).toContainText('History to the stack of Layers');
+  await drag(
+    page,
+    picture(page).getByRole('tab', { name: 'Histogram' }),
+    picture(page).getByRole('img', { name: /^Sample picture/ }),
+  );
+  await expect(steps(page)).toContainText('Histogram to float');
+  await page.getByRole('checkbox', { name: 'Notes' }).check();
+  const border = page.getByRole('separator', { name: 'Width of the right dock' });
+  const wide = Number(await border.getAttribute('aria-valuenow'));
+  const box = await border.boundingBox();
+  if (!box) throw new Error('No border.');
+  await page.mouse.move(box.x + 3, box.y + 60);
+  await page.mouse.down();
+  await page.mouse.move(box.x - 60, box.y + 60, { steps: 6 });
+  await page.mouse.up();
+  await expect(border).not.toHaveAttribute('aria-valuenow', String(wide));
+  await expect(steps(page)).toContainText('Size the right dock');
+  await part(page, 'Tools and bars');
+  await drag(
+    page,
+    page.locator('[data-button="crop-tool"]'),
+    page.locator('[data-button="clone"]').locator('..').locator('[data-half="before"]'),
+  );
+  await expect(steps(page)).toContainText('Move Crop tool on the tool rail');
+  await part(page, 'Menus');
+  await page.getByRole('button', { name: 'Tone', exact: true }).click();
+  await page.getByText('Madder', { exact: true }).click();
+  await page.getByRole('button', { name: 'Mark Levels in Madder' }).click();
+  await part(page, 'Appearance');
+  await page.getByLabel('Brightness').fill('25');
+  await expect(steps(page)).toContainText('Brightness');
+  await page.getByRole('button', { name: 'Keep as a workspace…' }).click();
+  await page.getByRole('textbox', { name: 'Name' }).fill('By mouse');
+  await page.getByRole('button', { name: 'Keep it', exact: true }).click();
+  await expect(page.getByText('Stands as By mouse')).toBeVisible();
+  byMouse = await roomNow(page);
+  expect(JSON.stringify(byMouse.panels)).toContain('"panels":["layers","history"]');
+  expect(byMouse.menus.marks).toEqual([['levels', 'madder']]);
+  expect(byMouse.appearance.brightness).toBe(25);
+});
+
+test('another is arranged by keyboard alone and kept with two of its parts', async ({ page }) => {
+  await open(page, '/workspaces/tarnlight');
+  await tabTo(page, /^History$/);
+  await page.keyboard.press('ArrowLeft');
+  expect(await focused(page)).toBe('Layers');
+  await page.keyboard.press('Space');
+  const said = page.getByRole('status').filter({ hasText: 'puts it there' });
+  for (let i = 0; !(await said.textContent())?.includes('Alone in the bottom dock') && i < 20; i++)
+    await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Enter');
+  await expect(steps(page)).toContainText('Layers to the bottom dock');
+  // The focus has gone with it, and Escape leaves what was begun.
+  await expect.poll(() => focused(page)).toMatch(/^Layers/);
+  await page.keyboard.press('Space');
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Escape');
+  await tabTo(page, /^Height of the bottom dock|^Width of the right dock/);
+  for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowUp');
+  await expect(steps(page).getByText(/^Size the (?:bottom|right) dock$/)).toHaveCount(2);
+  await open(page, '/workspaces/tarnlight?show=tools');
+  await tabTo(page, /^Crop tool/);
+  await page.keyboard.press('Space');
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Enter');
+  await expect(steps(page).getByText('Move Crop tool on the tool rail')).toHaveCount(2);
+  await expect.poll(() => focused(page)).toMatch(/^Crop tool/);
+  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('Delete');
+  await expect(steps(page)).toContainText(/Take .* off the tool rail/);
+  await open(page, '/workspaces/tarnlight');
+  await tabTo(page, /^Keep as a workspace…/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await page.keyboard.type('By keyboard');
+  await tabTo(page, /^$/);
+  for (const name of ['Menus', 'Appearance', 'Keymap']) {
+    await page.getByRole('dialog').getByRole('checkbox', { name }).focus();
+    await page.keyboard.press('Space');
+  }
+  await tabTo(page, /^Keep it$/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Stands as By keyboard')).toBeVisible();
+  byKeyboard = await roomNow(page);
+  expect(byKeyboard.panels).not.toEqual(byMouse.panels);
+  expect(byKeyboard.tools).not.toEqual(byMouse.tools);
+});
+
+test('each returns exactly, to and fro and after a restart; only the parts it has are applied', async ({ page }) => {
+  await open(page, '/workspaces/tarnlight?show=appearance');
+  await switchTo(page, 'By mouse');
+  expect(await roomNow(page)).toEqual(byMouse);
+  await page.getByLabel('Brightness').fill('90');
+  await expect(steps(page)).toContainText('Brightness');
+  await expect.poll(async () => (await roomNow(page)).appearance.brightness).toBe(90);
+  await switchTo(page, 'By keyboard');
+  const mixed = await roomNow(page);
+  expect(mixed).toEqual({
+    ...byMouse,
+    panels: byKeyboard.panels,
+    tools: byKeyboard.tools,
+    appearance: { ...byMouse.appearance, brightness: 90 },
+  });
+  await restart();
+  expect(await roomNow(page)).toEqual(mixed);
+  await open(page, '/workspaces/tarnlight');
+  await switchTo(page, 'By mouse');
+  expect(await roomNow(page)).toEqual(byMouse);
+  await page.keyboard.press('Control+KeyZ');
+  await expect.poll(() => roomNow(page)).toEqual(mixed);
+});
+
+test('two hundred lines are hidden and brought back in one step; their keys go on working', async ({ page }) => {
+  await open(page, '/workspaces/tarnlight?show=menus');
+  const hidden = page.getByRole('region', { name: 'Hidden lines' });
+  // A line without a key is asked about first, as keepers are.
+  await page.getByRole('button', { name: 'Edit', exact: true }).click();
+  await page.getByRole('checkbox', { name: 'Undo', exact: true }).click();
+  await expect(page.getByRole('dialog')).toContainText('1 keeper: Undo');
+  await page.getByRole('button', { name: 'Leave it' }).click();
+  await expect(hidden).toContainText('0 lines');
+  for (const name of ['Edit', 'Select', 'Repair', 'Mask', 'Layer', 'Tone', 'Color', 'Sheet', 'Filter']) {
+    await page
+      .getByRole('navigation', { name: 'Menus' })
+      .getByRole('button', { name: new RegExp(`^${name}\\b`) })
+      .first()
+      .click();
+    await page.getByRole('button', { name: `Hide all of ${name}`, exact: true }).click();
+    const dialog = page.getByRole('dialog');
+    await expect(dialog).toContainText('without a key');
+    await dialog.getByRole('button', { name: /^Hide \d+ lines/ }).click();
+  }
+  const away = (await roomNow(page)).menus.hidden;
+  expect(away.length).toBeGreaterThanOrEqual(200);
+  await expect(hidden).toContainText(`${away.length} lines`);
+  // Hidden lines answer to their keys, and the menu says that they are there.
+  await open(page, '/tryout/tarnlight/factory-keys');
+  await page.keyboard.press('Control+KeyZ');
+  await expect(page.getByRole('log').getByRole('listitem').first()).toContainText('Undo');
+  await page.getByRole('menuitem', { name: 'Tone', exact: true }).click();
+  const menu = page.getByRole('menu', { name: 'Tone' });
+  await expect(menu.locator('[data-command]')).toHaveCount(0);
+  await menu.getByRole('menuitem', { name: /^Show \d+ hidden lines/ }).click();
+  await expect(menu.locator('[data-command="levels"]')).toBeVisible();
+  await open(page, '/workspaces/tarnlight?show=menus');
+  await hidden.getByRole('button', { name: 'Bring all back' }).click();
+  await expect(hidden).toContainText('0 lines');
+  await expect.poll(async () => (await roomNow(page)).menus.hidden).toEqual([]);
+  await page.keyboard.press('Control+KeyZ');
+  await expect.poll(async () => (await roomNow(page)).menus.hidden.length).toBe(away.length);
+  await page.keyboard.press('Control+KeyY');
+  await expect.poll(async () => (await roomNow(page)).menus.hidden).toEqual([]);
+});
+
+test('the stand-in shows the workspace: bar, icons, marks, folded panels by their keys, appearance', async ({
+  page,
+}) => {
+  await open(page, '/tryout/tarnlight/sheet-retouching');
+  await page.getByRole('button', { name: /^Workspace:/ }).click();
+  await page.getByRole('menuitem', { name: /^Switch to Mending/ }).click();
+  await expect(page.getByRole('toolbar', { name: 'Button bar' })).toContainText('Lift stain');
+  await expect(page.getByRole('tab', { name: 'Card check' })).toBeVisible();
+  await page.getByRole('menuitem', { name: 'Tone', exact: true }).click();
+  await expect(page.locator('[data-command="levels"] [data-ink="madder"]')).toBeVisible();
+  await page.keyboard.press('Escape');
+  const before = await page.getByRole('application').evaluate((one) => getComputedStyle(one).backgroundColor);
+  // Plain desk has no keymap and no menus: both stay; its one dock is folded.
+  await page.getByRole('button', { name: /^Workspace:/ }).click();
+  await page.getByRole('menuitem', { name: /^Switch to Plain desk/ }).click();
+  await expect(page.getByRole('tab', { name: 'Card check' })).toHaveCount(0);
+  const after = await page.getByRole('application').evaluate((one) => getComputedStyle(one).backgroundColor);
+  expect(after).not.toBe(before);
+  await page.getByRole('application').focus();
+  await page.keyboard.press('F2');
+  await expect(page.getByRole('tabpanel', { name: 'Layers' })).toBeVisible();
+  await page.keyboard.press('F2');
+  await expect(page.getByRole('tabpanel', { name: 'Layers' })).toHaveCount(0);
+  await page.getByRole('menuitem', { name: 'Tone', exact: true }).click();
+  await expect(page.locator('[data-command="levels"] [data-ink="madder"]')).toBeVisible();
+  // Marks print.
+  await open(page, '/sheets/tarnlight/sheet-retouching?contents=all');
+  await expect(page.getByText('Marks of menu lines')).toBeVisible();
+});
+
+test('workspaces are kept over with a version, shared as files, put away, and each person has a room', async ({
+  page,
+}) => {
+  await open(page, '/workspaces/quillmoor');
+  await page.getByRole('button', { name: /^For / }).click();
+  await page.getByRole('menuitem', { name: 'Plate retoucher' }).click();
+  await expect(page.getByRole('button', { name: /^For Plate retoucher/ })).toBeVisible();
+  await switchTo(page, 'Labels');
+  await page.getByRole('checkbox', { name: 'Notes' }).check();
+  await expect(page.getByText('Stands as Labels, 1 part changed')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep as a workspace…' }).click();
+  await expect(page.getByRole('dialog')).toContainText('Notes shown');
+  await page.getByRole('button', { name: 'Keep over it' }).click();
+  await page.getByRole('button', { name: 'Labels', exact: true }).click();
+  await expect(page.getByRole('dialog')).toContainText('Make version 1 what it holds');
+  await page.getByRole('button', { name: /^Make version 1/ }).click();
+  await expect(page.getByRole('dialog')).toContainText('Notes hidden');
+  await page.getByRole('button', { name: 'Close' }).click();
+  // A file goes out and comes in.
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'More for Labels' }).click();
+  await page.getByRole('menuitem', { name: 'Save as a file' }).click();
+  const path = await (await download).path();
+  expect(JSON.parse(readFileSync(path, 'utf8'))).toMatchObject({ format: 'gray-pin-workspaces' });
+  await page.getByLabel('A file with workspaces').setInputFiles(path);
+  await expect(page.getByText('Labels came in.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Labels', exact: true })).toHaveCount(2);
+  await page.getByRole('button', { name: 'More for Labels' }).last().click();
+  await page.getByRole('menuitem', { name: 'Put away' }).click();
+  await expect(page.getByRole('button', { name: 'Labels', exact: true })).toHaveCount(1);
+  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await expect(page.getByRole('button', { name: 'Labels', exact: true })).toHaveCount(2);
+  // Back to factory says first what would change.
+  await page.getByRole('button', { name: 'Back to factory…' }).click();
+  await expect(page.getByRole('dialog')).toContainText('Objects');
+  await page.getByRole('button', { name: 'Set them back' }).click();
+  await expect(steps(page)).toContainText('Back to factory');
+  // Somebody else finds a room of their own.
+  await page.getByRole('button', { name: /^For Plate retoucher/ }).click();
+  await page.getByRole('menuitem', { name: 'Packet painter' }).click();
+  await expect(steps(page)).toContainText('0 steps');
+});

@@ -1,0 +1,11 @@
+import { jsonBody, respond } from '@/server/respond';
+import { roomTapeBody } from '@/server/schemas/workspaces';
+import { moveInSteps } from '@/server/useCases/workspaces';
+
+/** Goes back or forth among the steps of a room. */
+export function POST(request: Request, { params }: { params: Promise<{ slug: string }> }): Promise<Response> {
+  return respond(async () => {
+    const { cursor, ...at } = roomTapeBody(await jsonBody(request));
+    return moveInSteps((await params).slug, at, cursor);
+  });
+}

@@ -1,0 +1,12 @@
+import { jsonBody, respond } from '@/server/respond';
+import { idOf } from '@/server/schemas/requests';
+import { keepOverBody } from '@/server/schemas/workspaces';
+import { keepOver } from '@/server/useCases/workspaces';
+
+/** Keeps parts of the room over a workspace. */
+export function POST(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
+  return respond(async () => {
+    const body = keepOverBody(await jsonBody(request));
+    return keepOver(idOf((await params).id), body, body.parts);
+  });
+}

@@ -1,0 +1,12 @@
+import { jsonBody, respond } from '@/server/respond';
+import { idOf } from '@/server/schemas/requests';
+import { changeWorkspaceBody } from '@/server/schemas/workspaces';
+import { changeWorkspace } from '@/server/useCases/workspaces';
+
+/** Renames a workspace, says whose it is, puts it away or back. */
+export function PATCH(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
+  return respond(async () => {
+    const body = changeWorkspaceBody(await jsonBody(request));
+    return changeWorkspace(idOf((await params).id), body);
+  });
+}

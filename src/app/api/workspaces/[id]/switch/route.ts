@@ -1,0 +1,12 @@
+import { jsonBody, respond } from '@/server/respond';
+import { idOf } from '@/server/schemas/requests';
+import { roomBody } from '@/server/schemas/workspaces';
+import { switchTo } from '@/server/useCases/workspaces';
+
+/** Switches the room to a workspace. */
+export function POST(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
+  return respond(async () => {
+    const body = roomBody(await jsonBody(request));
+    return switchTo(idOf((await params).id), body);
+  });
+}

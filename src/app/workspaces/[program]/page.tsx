@@ -1,0 +1,28 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { listLinks, orMissing } from '@/server/useCases/screens';
+import { loadWorkspaces } from '@/server/useCases/workspaces';
+import { showOf } from '@/ui/workspaces/shows';
+import { Workspaces } from '@/ui/workspaces/Workspaces';
+
+type Props = { params: Promise<{ program: string }>; searchParams: Promise<Record<string, string | undefined>> };
+
+export const metadata: Metadata = { title: 'Workspaces' };
+
+/** What surrounds the keys of a program: panels, menus, tools, appearance, and what is kept of them. */
+export default async function Page({ params, searchParams }: Props) {
+  const slug = decodeURIComponent((await params).program);
+  const given = await orMissing(loadWorkspaces(slug));
+  if (!given) notFound();
+  const { show, open } = await searchParams;
+  const { state } = given.roomView;
+  return (
+    <Workspaces
+      key={`${slug} ${state.person}`}
+      given={given}
+      links={await listLinks()}
+      initialShow={showOf(show)}
+      initialOpen={open ?? null}
+    />
+  );
+}

@@ -1,0 +1,32 @@
+import shapes from 'lucide-static/icon-nodes.json';
+import tags from 'lucide-static/tags.json';
+import type { IconShapes, Icons } from '../core/view/views';
+
+/** An open icon set (Lucide, ISC license): the shapes of each icon, and the words it is found by. */
+const SHAPES = shapes as unknown as Readonly<Record<string, IconShapes>>;
+const TAGS = tags as Readonly<Record<string, readonly string[]>>;
+const MOST_FOUND = 60;
+
+/** The shapes of icons by their names; names that the set doesn't have are left out. */
+export function iconsNamed(names: Iterable<string>): Icons {
+  return Object.fromEntries([...new Set(names)].flatMap((name) => (SHAPES[name] ? [[name, SHAPES[name]]] : [])));
+}
+
+/** Icons for some words, the best first: by the words of their names, then by those they are filed under. */
+export function findIcons(words: string): Icons {
+  const wanted = words.toLowerCase().match(/[a-z0-9]+/g) ?? [];
+  if (wanted.length === 0) return {};
+  const found = Object.keys(SHAPES).flatMap((name) => {
+    const own = name.split('-');
+    const filed = (TAGS[name] ?? []).flatMap((tag) => tag.toLowerCase().split(/[^a-z0-9]+/));
+    const points = wanted.map((word) => {
+      if (own.includes(word)) return 8 / own.length + 4;
+      if (own.some((one) => one.startsWith(word))) return 3;
+      if (filed.includes(word)) return 2;
+      return filed.some((one) => one.startsWith(word)) ? 1 : 0;
+    });
+    return points.includes(0) ? [] : [{ name, points: points.reduce((sum, one) => sum + one, 0) }];
+  });
+  found.sort((a, b) => b.points - a.points || a.name.localeCompare(b.name));
+  return iconsNamed(found.slice(0, MOST_FOUND).map((one) => one.name));
+}

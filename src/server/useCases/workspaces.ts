@@ -1,0 +1,312 @@
+import type { Transaction } from 'sequelize';
+import type { Program } from '../../core/program/program';
+import type { RoomState, RoomView, WorkspacesView } from '../../core/view/views';
+import {
+  applyWorkspace,
+  factoryRoom,
+  fitWorkspace,
+  PARTS,
+  type Part,
+  pickParts,
+  type Room,
+  type RoomStep,
+  stepTo,
+  type Workspace,
+} from '../../core/workspace/room';
+import { USUAL_ICONS } from '../../core/workspace/usualIcon';
+import { inTransaction } from '../database';
+import { iconsNamed } from '../icons';
+import { Problem } from '../problem';
+import { factoryRow, type KeymapRow, listKeymaps, loadBindings, updateKeymap } from '../repositories/keymaps';
+import { findProgram, loadProgram, type ProgramRow } from '../repositories/programs';
+import { select } from '../repositories/rows';
+import {
+  appendRoomStep,
+  findRoom,
+  insertRoom,
+  insertVersion,
+  insertWorkspace,
+  listVersions,
+  listWorkspaces,
+  loadSteps,
+  loadVersion,
+  type RoomRow,
+  type StoredStep,
+  updateWorkspace,
+  type WorkspaceRow,
+  workspaceById,
+  writeRoom,
+} from '../repositories/workspaces';
+import type { At } from '../schemas/workspaces';
+import { loadKeymapViewById } from './screens';
+import { loadSettings } from './settings';
+
+const now = (): string => new Date().toISOString();
+
+/** A program with what a room of it is made from. */
+type Ground = {
+  readonly row: ProgramRow;
+  readonly program: Program;
+  readonly factory: Room;
+  readonly keymaps: readonly KeymapRow[];
+};
+
+async function groundOf(slug: string, transaction?: Transaction): Promise<Ground> {
+  return groundOfRow(await findProgram(slug, transaction), transaction);
+}
+
+async function groundOfRow(row: ProgramRow, transaction?: Transaction): Promise<Ground> {
+  const keymaps = await listKeymaps(row.id, transaction);
+  const versionId = keymaps.find((one) => one.factory === 1)?.version_id ?? 0;
+  const { program } = await loadProgram(row, versionId, transaction);
+  const factoryKeys = await loadBindings((await factoryRow(versionId, transaction)).id, transaction);
+  return { row, program, factory: factoryRoom(program, factoryKeys), keymaps };
+}
+
+/** The room that is stored, without what the program no longer has; the factory's where nothing is. */
+function roomOf({ program, factory, keymaps }: Ground, row: RoomRow | null): Room {
+  if (!row) return factory;
+  const room = applyWorkspace(factory, fitWorkspace(JSON.parse(row.contents) as Workspace, program));
+  return keymaps.some((one) => one.id === room.keymap) ? room : { ...room, keymap: null };
+}
+
+function stateOf(ground: Ground, person: string, row: RoomRow | null, steps: readonly StoredStep[]): RoomState {
+  return {
+    person,
+    room: roomOf(ground, row),
+    workspace: row?.workspace_id ?? null,
+    revision: row?.revision ?? 0,
+    cursor: row?.cursor ?? 0,
+    steps: steps.map((one) => one.title),
+  };
+}
+
+async function stateNow(ground: Ground, person: string, transaction?: Transaction): Promise<RoomState> {
+  const row = await findRoom(ground.row.id, person, transaction);
+  return stateOf(ground, person, row, row ? await loadSteps(row.id, transaction) : []);
+}
+
+/** The room of a program as the person who sits here has it, and what is kept. @throws Problem when there is no such program. */
+export async function loadRoom(slug: string): Promise<RoomView> {
+  const { person } = await loadSettings();
+  const ground = await groundOf(slug);
+  const state = await stateNow(ground, person);
+  const versions = await listVersions(ground.row.id);
+  const rows = await listWorkspaces(ground.row.id);
+  const first = (one: { owner: string }): number => (person !== '' && one.owner === person ? 0 : 1);
+  const workspaces = [...rows]
+    .sort((a, b) => first(a) - first(b))
+    .map((one) => ({
+      id: one.id,
+      slug: one.slug,
+      name: one.name,
+      owner: one.owner,
+      putAway: one.put_away_at !== null,
+      versions: versions
+        .filter((version) => version.workspace_id === one.id)
+        .map((version) => ({
+          number: version.number,
+          keptAt: version.kept_at,
+          contents: fitWorkspace(JSON.parse(version.contents) as Workspace, ground.program),
+        })),
+    }));
+  const chosen = [state.room, ...workspaces.map((one) => one.versions[0]?.contents)].flatMap(
+    (one) => one?.tools?.icons.map(([, icon]) => icon) ?? [],
+  );
+  return {
+    state,
+    factory: ground.factory,
+    workspaces,
+    keymaps: ground.keymaps
+      .filter((one) => one.put_away_at === null || one.id === state.room.keymap)
+      .map(({ id, slug: own, name, owner }) => ({ id, slug: own, name, owner })),
+    icons: iconsNamed([...USUAL_ICONS, ...chosen]),
+  };
+}
+
+/** Everything the Workspaces screen shows of a program. */
+export async function loadWorkspaces(slug: string): Promise<WorkspacesView> {
+  const roomView = await loadRoom(slug);
+  const ground = await groundOf(slug);
+  const factory = ground.keymaps.find((one) => one.factory === 1)?.id ?? 0;
+  return {
+    roomView,
+    view: await loadKeymapViewById(roomView.state.room.keymap ?? factory),
+    persons: await listPersons(),
+  };
+}
+
+/** Everybody who owns a keymap or a workspace. */
+export async function listPersons(): Promise<string[]> {
+  const rows = await select<{ owner: string }>(
+    "SELECT owner FROM keymaps WHERE owner <> '' UNION SELECT owner FROM workspaces WHERE owner <> '' ORDER BY owner",
+  );
+  const { person } = await loadSettings();
+  return [...new Set([...rows.map((one) => one.owner), ...(person === '' ? [] : [person])])];
+}
+
+/** Runs an edit of a room at the revision it was made on. @throws Problem when the room has moved on. */
+async function onRoom(
+  ground: Ground,
+  { person, revision }: At,
+  transaction: Transaction,
+): Promise<{ readonly row: RoomRow; readonly room: Room }> {
+  const found = await findRoom(ground.row.id, person, transaction);
+  if ((found?.revision ?? 0) !== revision)
+    throw new Problem(
+      'changed elsewhere',
+      `The workspace of ${ground.row.name} was changed in another window. Look at the newer state, then make your step again.`,
+      { revision: found?.revision ?? 0 },
+    );
+  const row = found ?? (await insertRoom(ground.row.id, person, ground.factory, transaction));
+  return { row, room: roomOf(ground, found) };
+}
+
+async function takeStep(
+  ground: Ground,
+  row: RoomRow,
+  room: Room,
+  step: RoomStep,
+  workspace: number | null,
+  transaction: Transaction,
+): Promise<void> {
+  const stored: StoredStep = { ...step, workspaces: [row.workspace_id, workspace] };
+  await appendRoomStep(row.id, row.cursor, stored, now(), transaction);
+  await writeRoom(row.id, applyWorkspace(room, step.after), workspace, row.cursor + 1, transaction);
+  const keymap = step.after.keymap;
+  // Board and Tryout open with the keymap of the room.
+  const id = keymap === null ? ground.keymaps.find((one) => one.factory === 1)?.id : keymap;
+  if (id !== undefined) await updateKeymap(id, { last_used_at: now() }, transaction);
+}
+
+/** Changes some parts of a room, as one step. @throws Problem when it has moved on or speaks of what is not there. */
+export function editRoom(slug: string, at: At, title: string, parts: Workspace): Promise<RoomState> {
+  return inTransaction(async (transaction) => {
+    const ground = await groundOf(slug, transaction);
+    const { row, room } = await onRoom(ground, at, transaction);
+    if (typeof parts.keymap === 'number' && !ground.keymaps.some((one) => one.id === parts.keymap))
+      throw new Problem('not valid', 'This keymap belongs to another program.');
+    const step = stepTo(room, title, fitWorkspace(parts, ground.program));
+    if (step) await takeStep(ground, row, room, step, row.workspace_id, transaction);
+    return stateNow(ground, at.person, transaction);
+  });
+}
+
+/** Goes back or forth among the steps of a room. */
+export function moveInSteps(slug: string, at: At, cursor: number): Promise<RoomState> {
+  return inTransaction(async (transaction) => {
+    const ground = await groundOf(slug, transaction);
+    const { row, room } = await onRoom(ground, at, transaction);
+    const steps = await loadSteps(row.id, transaction);
+    if (cursor > steps.length) throw new Problem('not valid', 'There is nothing more to redo.');
+    let next = room;
+    let workspace = row.workspace_id;
+    for (let i = row.cursor; i > cursor; i--) {
+      next = applyWorkspace(next, steps[i - 1]?.before ?? {});
+      workspace = steps[i - 1]?.workspaces[0] ?? null;
+    }
+    for (let i = row.cursor; i < cursor; i++) {
+      next = applyWorkspace(next, steps[i]?.after ?? {});
+      workspace = steps[i]?.workspaces[1] ?? null;
+    }
+    await writeRoom(row.id, next, workspace, cursor, transaction);
+    return stateNow(ground, at.person, transaction);
+  });
+}
+
+async function groundOfWorkspace(id: number, transaction: Transaction) {
+  const workspace = await workspaceById(id, transaction);
+  const [row] = await select<ProgramRow>(
+    'SELECT * FROM programs WHERE id = :id',
+    { id: workspace.program_id },
+    transaction,
+  );
+  if (!row) throw new Problem('not found', 'The program of this workspace is no longer there.');
+  return { workspace, ground: await groundOfRow(row, transaction) };
+}
+
+/** Switches a room to a workspace: only the parts that belong to it are applied, as one step. */
+export function switchTo(id: number, at: At): Promise<RoomState> {
+  return inTransaction(async (transaction) => {
+    const { workspace, ground } = await groundOfWorkspace(id, transaction);
+    const { row, room } = await onRoom(ground, at, transaction);
+    const { contents } = await loadVersion(id, null, transaction);
+    const wanted = fitWorkspace(contents, ground.program);
+    const title = `Switch to ${workspace.name}`;
+    const step = stepTo(room, title, wanted) ?? { title, before: {}, after: {} };
+    await takeStep(ground, row, room, step, id, transaction);
+    await updateWorkspace(id, { last_used_at: now() }, transaction);
+    return stateNow(ground, at.person, transaction);
+  });
+}
+
+/** Keeps parts of a room as a new workspace. */
+export function keepWorkspace(
+  slug: string,
+  at: At,
+  given: { readonly name: string; readonly owner: string; readonly parts: readonly Part[] },
+): Promise<RoomState> {
+  return inTransaction(async (transaction) => {
+    const ground = await groundOf(slug, transaction);
+    const { row, room } = await onRoom(ground, at, transaction);
+    const contents = pickParts(room, given.parts);
+    const made = await insertWorkspace(
+      { programId: ground.row.id, name: given.name, owner: given.owner, contents },
+      now(),
+      transaction,
+    );
+    await writeRoom(row.id, room, made.id, row.cursor, transaction);
+    return stateNow(ground, at.person, transaction);
+  });
+}
+
+/** Keeps parts of a room over a workspace; what it was stays as an older version. */
+export function keepOver(id: number, at: At, parts: readonly Part[]): Promise<RoomState> {
+  return inTransaction(async (transaction) => {
+    const { ground } = await groundOfWorkspace(id, transaction);
+    const { row, room } = await onRoom(ground, at, transaction);
+    await insertVersion(id, pickParts(room, parts), now(), transaction);
+    await writeRoom(row.id, room, id, row.cursor, transaction);
+    return stateNow(ground, at.person, transaction);
+  });
+}
+
+/** Makes an older version of a workspace its newest again; the room stays as it is. */
+export function backToVersion(id: number, number: number): Promise<void> {
+  return inTransaction(async (transaction) => {
+    const { contents } = await loadVersion(id, number, transaction);
+    await insertVersion(id, contents, now(), transaction);
+  });
+}
+
+/** Renames a workspace, says whose it is, puts it away or back. */
+export function changeWorkspace(
+  id: number,
+  wish: { readonly name?: string; readonly owner?: string; readonly putAway?: boolean },
+): Promise<void> {
+  return inTransaction(async (transaction) => {
+    await workspaceById(id, transaction);
+    await updateWorkspace(
+      id,
+      {
+        ...(wish.name === undefined ? {} : { name: wish.name }),
+        ...(wish.owner === undefined ? {} : { owner: wish.owner }),
+        ...(wish.putAway === undefined ? {} : { put_away_at: wish.putAway ? now() : null }),
+      },
+      transaction,
+    );
+  });
+}
+
+/** A copy of a workspace under a name of its own. */
+export function duplicateWorkspace(id: number, name: string, owner: string): Promise<WorkspaceRow> {
+  return inTransaction(async (transaction) => {
+    const { program_id } = await workspaceById(id, transaction);
+    const { contents } = await loadVersion(id, null, transaction);
+    return insertWorkspace(
+      { programId: program_id, name, owner, contents: pickParts(contents, PARTS) },
+      now(),
+      transaction,
+    );
+  });
+}

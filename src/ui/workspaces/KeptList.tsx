@@ -1,0 +1,184 @@
+'use client';
+
+import Button from '@mui/material/Button';
+import { useRef, useState } from 'react';
+import type { RoomView, WorkspaceSummary } from '@/core/view/views';
+import { PART_WORDS, partsOf, standsAs, stepTo } from '@/core/workspace/room';
+import { ActionsMenu } from '../parts/ActionsMenu';
+import { NameDialog } from '../parts/NameDialog';
+import type { RoomActions } from '../room/useRoom';
+import { ask, messageOf } from '../shell/api';
+import { useNotice } from '../shell/Notices';
+import { PersonMenu } from './PersonMenu';
+import styles from './workspaces.module.css';
+
+type Props = {
+  readonly roomView: RoomView;
+  readonly programSlug: string;
+  readonly persons: readonly string[];
+  readonly actions: RoomActions;
+  readonly onOpen: (workspace: WorkspaceSummary) => void;
+  readonly onKeep: () => void;
+  readonly onFactory: () => void;
+  readonly onSwitched: () => void;
+};
+
+/** The workspaces of a program: whose they are, what belongs to them, and switching to one in one step. */
+export function KeptList({ roomView, programSlug, persons, actions, onOpen, onKeep, onFactory, onSwitched }: Props) {
+  const { state, workspaces, factory } = roomView;
+  const tell = useNotice();
+  const file = useRef<HTMLInputElement>(null);
+  const [naming, setNaming] = useState<{ readonly one: WorkspaceSummary; readonly copy: boolean } | null>(null);
+  const kept = workspaces.filter((one) => !one.putAway);
+  const away = workspaces.filter((one) => one.putAway);
+  const now = workspaces.find((one) => one.id === state.workspace);
+  const step = stepTo(state.room, '', now?.versions[0]?.contents ?? factory);
+  const changed = Object.keys(step?.after ?? {}).length;
+
+  const change = async (one: WorkspaceSummary, body: object, said: string, undo?: object): Promise<void> => {
+    try {
+      await ask('PATCH', `/api/workspaces/${one.id}`, body);
+      await actions.reload();
+      tell(said, undo && { words: 'Bring it back', run: () => void change(one, undo, `${one.name} is back.`) });
+    } catch (error) {
+      tell(messageOf(error));
+    }
+  };
+  const bringIn = async (chosen: File | undefined): Promise<void> => {
+    if (!chosen) return;
+    try {
+      const { names } = await ask<{ names: string[] }>('POST', `/api/programs/${programSlug}/workspaces/file`, {
+        text: await chosen.text(),
+      });
+      await actions.reload();
+      tell(`${names.join(', ')} came in.`);
+    } catch (error) {
+      tell(messageOf(error));
+    }
+  };
+  const switchTo = (one: WorkspaceSummary): void =>
+    void actions.switchTo(one.id).then((next) => {
+      if (!next) return;
+      tell(`Switched to ${one.name}.`, { words: 'Undo', run: () => actions.undo() });
+      onSwitched();
+    });
+  return (
+    <aside className={styles.kept} aria-label="Workspaces">
+      <PersonMenu person={state.person} persons={persons} />
+      <div className={styles.stands}>
+        <p>
+          {now ? (
+            <>
+              Stands as <strong>{now.name}</strong>
+              {changed > 0 && <>, {changed === 1 ? '1 part' : `${changed} parts`} changed</>}
+            </>
+          ) : changed > 0 ? (
+            <>Arranged by you, not kept yet</>
+          ) : (
+            <>As the program comes</>
+          )}
+        </p>
+        <Button variant="contained" onClick={onKeep}>
+          Keep as a workspace…
+        </Button>
+      </div>
+      <ul className={styles.cards}>
+        {kept.map((one) => {
+          const contents = one.versions[0]?.contents ?? {};
+          const parts = partsOf(contents);
+          const here = one.id === state.workspace;
+          return (
+            <li key={one.id} className={styles.keptCard} data-here={here || undefined}>
+              <div className={styles.keptHead}>
+                <button type="button" className={styles.keptName} onClick={() => onOpen(one)}>
+                  {one.name}
+                </button>
+                <ActionsMenu
+                  label={`More for ${one.name}`}
+                  actions={[
+                    ['Look at it, and its versions', () => onOpen(one)],
+                    ['Duplicate…', () => setNaming({ one, copy: true })],
+                    ['Rename…', () => setNaming({ one, copy: false })],
+                    ['Save as a file', () => window.location.assign(`/api/workspaces/${one.id}/file`)],
+                    [
+                      'Put away',
+                      () => void change(one, { putAway: true }, `${one.name} is put away.`, { putAway: false }),
+                    ],
+                  ]}
+                />
+              </div>
+              {one.owner && <small className="soft">{one.owner}</small>}
+              <small className={styles.partNames}>{parts.map((part) => PART_WORDS[part]).join(' · ')}</small>
+              {here && standsAs(state.room, contents) ? (
+                <small>In use</small>
+              ) : (
+                <Button variant="outlined" onClick={() => switchTo(one)}>
+                  {here ? 'Back to it' : 'Switch to it'}
+                  <span className="hidden"> ({one.name})</span>
+                </Button>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+      {kept.length === 0 && (
+        <p className="soft">Arrange the panels, menus and tools until the room fits, then keep it here under a name.</p>
+      )}
+      <div className={styles.keptFoot}>
+        <button type="button" className="word" onClick={onFactory}>
+          Back to factory…
+        </button>
+        <button type="button" className="word" onClick={() => file.current?.click()}>
+          Bring one in…
+        </button>
+        <input
+          ref={file}
+          type="file"
+          accept=".json,application/json"
+          className="hidden"
+          tabIndex={-1}
+          aria-label="A file with workspaces"
+          onChange={(event) => {
+            void bringIn(event.target.files?.[0]);
+            event.target.value = '';
+          }}
+        />
+      </div>
+      {away.length > 0 && (
+        <details className={styles.away}>
+          <summary>Put away: {away.length}</summary>
+          <ul>
+            {away.map((one) => (
+              <li key={one.id}>
+                {one.name}{' '}
+                <button
+                  type="button"
+                  className="word"
+                  onClick={() => void change(one, { putAway: false }, `${one.name} is back.`)}
+                >
+                  Bring back<span className="hidden"> {one.name}</span>
+                </button>
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+      {naming && (
+        <NameDialog
+          title={naming.copy ? `Duplicate ${naming.one.name}` : `Rename ${naming.one.name}`}
+          action={naming.copy ? 'Make the copy' : 'Rename it'}
+          name={naming.copy ? `Copy of ${naming.one.name}` : naming.one.name}
+          owner={naming.copy ? state.person || naming.one.owner : naming.one.owner}
+          onClose={() => setNaming(null)}
+          onDone={async (name, owner) => {
+            const address = `/api/workspaces/${naming.one.id}`;
+            if (naming.copy) await ask('POST', `${address}/duplicate`, { name, owner });
+            else await ask('PATCH', address, { name, owner });
+            setNaming(null);
+            await actions.reload();
+          }}
+        />
+      )}
+    </aside>
+  );
+}

@@ -1,0 +1,301 @@
+'use client';
+
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useMemo, useRef, useState } from 'react';
+import type { Keymap } from '@/core/keymap/keymap';
+import type { Command, CommandId, Program } from '@/core/program/program';
+import { fold } from '@/core/text/fold';
+import { counted } from '@/core/text/sentence';
+import { menusOf } from '@/core/tryout/menus';
+import {
+  describeHidingCost,
+  hideLines,
+  hidingCost,
+  INK_WORDS,
+  INKS,
+  type Ink,
+  markLines,
+  marksOf,
+  showLines,
+} from '@/core/workspace/dressing';
+import type { Room } from '@/core/workspace/room';
+import { ConfirmDialog, type Question } from '../parts/ConfirmDialog';
+import { KeyCaps } from '../parts/KeyCaps';
+import { InkMark } from '../room/InkMark';
+import type { RoomActions } from '../room/useRoom';
+import { useNotice } from '../shell/Notices';
+import type { KeysOf } from '../tryout/useKeysOf';
+import { HiddenList } from './HiddenList';
+import styles from './workspaces.module.css';
+
+type Props = {
+  readonly program: Program;
+  readonly room: Room;
+  readonly keymap: Keymap;
+  readonly keysOf: KeysOf;
+  readonly actions: RoomActions;
+};
+/** A row of the list: a branch with all lines below it, or a line. */
+type Row =
+  | { readonly kind: 'branch'; readonly title: string; readonly lines: readonly Command[] }
+  | { readonly kind: 'line'; readonly command: Command };
+
+/** Which menu lines are marked, and with what, and which are hidden, in the program's own order. */
+export function MenusPart({ program, room, keymap, keysOf, actions }: Props) {
+  const { menus: dressing } = room;
+  const tell = useNotice();
+  const menus = useMemo(() => menusOf(program), [program]);
+  const [at, setAt] = useState(0);
+  const [words, setWords] = useState('');
+  const [ink, setInk] = useState<Ink>('woad');
+  const [question, setQuestion] = useState<Question | null>(null);
+  const hidden = useMemo(() => new Set(dressing.hidden), [dressing]);
+  const marks = useMemo(() => marksOf(dressing), [dressing]);
+  const rows = useMemo(() => rowsOf(program, menus[at]?.name ?? '', words), [program, menus, at, words]);
+  const found = rows.flatMap((one) => (one.kind === 'line' ? [one.command] : []));
+
+  const hide = (lines: readonly Command[], what: string): void => {
+    const fresh = lines.filter((one) => !hidden.has(one.id));
+    const run = (): void => {
+      actions.edit(`Hide ${what}`, {
+        menus: hideLines(
+          dressing,
+          fresh.map((one) => one.id),
+        ),
+      });
+      if (fresh.length > 1)
+        tell(`${counted(fresh.length, 'line')} hidden.`, { words: 'Undo', run: () => actions.undo() });
+    };
+    const cost = describeHidingCost(hidingCost(keymap, fresh));
+    if (cost.length === 0) run();
+    else
+      setQuestion({
+        title: `Hide ${what}`,
+        sentences: cost,
+        action: fresh.length === 1 ? 'Hide it' : `Hide ${counted(fresh.length, 'line')}`,
+        run,
+      });
+  };
+  const show = (lines: readonly CommandId[] | 'all', what: string): void =>
+    actions.edit(`Bring back ${what}`, { menus: showLines(dressing, lines) });
+  const mark = (lines: readonly Command[], what: string): void => {
+    const ids = lines.map((one) => one.id);
+    const off = ids.every((one) => marks.get(one) === ink);
+    actions.edit(off ? `Take the mark off ${what}` : `Mark ${what} in ${INK_WORDS[ink].name}`, {
+      menus: markLines(dressing, ids, off ? null : ink),
+    });
+  };
+
+  return (
+    <div className={styles.menus}>
+      <nav className={styles.menuNames} aria-label="Menus">
+        {menus.map((menu, i) => {
+          const ids = menu.lines.flatMap((one) => ('command' in one ? [one.command.id] : []));
+          const away = ids.filter((one) => hidden.has(one)).length;
+          const inks = [...new Set(ids.flatMap((one) => marks.get(one) ?? []))];
+          return (
+            <button
+              key={menu.name}
+              type="button"
+              aria-current={i === at && words === '' ? 'true' : undefined}
+              onClick={() => {
+                setAt(i);
+                setWords('');
+              }}
+            >
+              <span className={styles.lineName}>{menu.name}</span>
+              {inks.map((one) => (
+                <InkMark key={one} ink={one} size={10} />
+              ))}
+              {away > 0 && <small className="soft">{away} hidden</small>}
+            </button>
+          );
+        })}
+      </nav>
+      <section className={styles.menuBody} aria-label="Lines">
+        <div className={styles.inkBar}>
+          <input
+            type="search"
+            className={styles.find}
+            aria-label="Find a line in all menus"
+            placeholder="Find a line in all menus"
+            value={words}
+            onChange={(event) => setWords(event.target.value)}
+          />
+          <fieldset className={styles.inks}>
+            <legend>Mark with</legend>
+            {INKS.map((one) => (
+              <label key={one} title={`${INK_WORDS[one].name}, a ${INK_WORDS[one].shape}`}>
+                <input type="radio" name="ink" checked={one === ink} onChange={() => setInk(one)} />
+                <InkMark ink={one} size={14} silent />
+                {INK_WORDS[one].name}
+              </label>
+            ))}
+          </fieldset>
+        </div>
+        {words !== '' && (
+          <p className={styles.foundBar}>
+            <span className="soft">{counted(found.length, 'line')} found</span>
+            {found.length > 0 && (
+              <>
+                <button type="button" className="word" onClick={() => mark(found, counted(found.length, 'line'))}>
+                  Mark them in {INK_WORDS[ink].name}
+                </button>
+                <button type="button" className="word" onClick={() => hide(found, counted(found.length, 'line'))}>
+                  Hide them
+                </button>
+              </>
+            )}
+          </p>
+        )}
+        <Lines
+          rows={rows}
+          hidden={hidden}
+          marks={marks}
+          ink={ink}
+          keysOf={keysOf}
+          onHide={hide}
+          onShow={show}
+          onMark={mark}
+        />
+      </section>
+      <HiddenList program={program} dressing={dressing} onShow={show} />
+      {question && <ConfirmDialog question={question} onClose={() => setQuestion(null)} />}
+    </div>
+  );
+}
+
+/** The rows of one menu, or of what is found in all of them; the first row stands for the whole menu. */
+function rowsOf(program: Program, menu: string, words: string): Row[] {
+  const wanted = fold(words.trim());
+  const rows: Row[] = [];
+  for (const one of menusOf(program)) {
+    if (wanted === '' && one.name !== menu) continue;
+    const commands = one.lines.flatMap((line) => ('command' in line ? [line.command] : []));
+    const found = wanted === '' ? commands : commands.filter((command) => fold(command.name).includes(wanted));
+    if (found.length === 0) continue;
+    rows.push({ kind: 'branch', title: one.name, lines: found });
+    let branch = '';
+    for (const command of found) {
+      const deeper = command.path.slice(1).join(' › ');
+      if (deeper !== branch && deeper !== '')
+        rows.push({
+          kind: 'branch',
+          title: `${one.name} › ${deeper}`,
+          lines: found.filter((other) => other.path.slice(1).join(' › ') === deeper),
+        });
+      branch = deeper;
+      rows.push({ kind: 'line', command });
+    }
+  }
+  return rows;
+}
+
+type LinesProps = {
+  readonly rows: readonly Row[];
+  readonly hidden: ReadonlySet<CommandId>;
+  readonly marks: ReadonlyMap<CommandId, Ink>;
+  readonly ink: Ink;
+  readonly keysOf: KeysOf;
+  readonly onHide: (lines: readonly Command[], what: string) => void;
+  readonly onShow: (lines: readonly CommandId[], what: string) => void;
+  readonly onMark: (lines: readonly Command[], what: string) => void;
+};
+
+function Lines({ rows, hidden, marks, ink, keysOf, onHide, onShow, onMark }: LinesProps) {
+  const scroll = useRef<HTMLDivElement>(null);
+  const virtual = useVirtualizer({
+    count: rows.length,
+    getScrollElement: () => scroll.current,
+    estimateSize: () => 36,
+    overscan: 12,
+  });
+  return (
+    <div ref={scroll} className={styles.menuScroll} role="list" aria-label="Menu lines" tabIndex={-1}>
+      {rows.length === 0 && <p className="empty">No line is called so.</p>}
+      <div role="presentation" style={{ height: virtual.getTotalSize(), position: 'relative' }}>
+        {virtual.getVirtualItems().map(({ index, start }) => {
+          const row = rows[index];
+          if (!row) return null;
+          const style = { transform: `translateY(${start}px)` };
+          if (row.kind === 'branch') {
+            const away = row.lines.filter((one) => hidden.has(one.id));
+            return (
+              <div key={`branch ${row.title}`} role="listitem" className={styles.branch} style={style}>
+                <strong>{row.title}</strong>
+                <span className="soft">
+                  {counted(row.lines.length, 'line')}
+                  {away.length > 0 && `, ${away.length} hidden`}
+                </span>
+                <span className="push" />
+                <button type="button" className="word" onClick={() => onMark(row.lines, row.title)}>
+                  Mark all<span className="hidden"> of {row.title}</span>
+                </button>
+                {away.length < row.lines.length && (
+                  <button type="button" className="word" onClick={() => onHide(row.lines, row.title)}>
+                    Hide all<span className="hidden"> of {row.title}</span>
+                  </button>
+                )}
+                {away.length > 0 && (
+                  <button
+                    type="button"
+                    className="word"
+                    onClick={() =>
+                      onShow(
+                        away.map((one) => one.id),
+                        row.title,
+                      )
+                    }
+                  >
+                    Bring back<span className="hidden"> all of {row.title}</span>
+                  </button>
+                )}
+              </div>
+            );
+          }
+          const { command } = row;
+          const own = marks.get(command.id);
+          const away = hidden.has(command.id);
+          return (
+            <div
+              key={command.id}
+              role="listitem"
+              className={styles.menuLine}
+              style={style}
+              data-line={command.id}
+              data-away={away || undefined}
+            >
+              <button
+                type="button"
+                className={styles.markButton}
+                aria-pressed={own !== undefined}
+                aria-label={
+                  own === ink
+                    ? `Take the ${INK_WORDS[own].name} mark off ${command.name}`
+                    : `Mark ${command.name} in ${INK_WORDS[ink].name}${own ? `, now ${INK_WORDS[own].name}` : ''}`
+                }
+                onClick={() => onMark([command], command.name)}
+              >
+                {own ? <InkMark ink={own} size={14} silent /> : <span className={styles.noMark} />}
+              </button>
+              <label>
+                <input
+                  type="checkbox"
+                  checked={!away}
+                  onChange={() => (away ? onShow([command.id], command.name) : onHide([command], command.name))}
+                />
+                <span className={styles.lineName}>{command.name}</span>
+              </label>
+              <span className={styles.lineKeys}>
+                {keysOf(command.id).map((one) => (
+                  <KeyCaps key={one} chord={one} />
+                ))}
+                {keysOf(command.id).length === 0 && <span className="soft">no key</span>}
+              </span>
+            </div>
+          );
+        })}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,58 @@
+'use client';
+
+import { memo, useEffect, useRef } from 'react';
+import { counted } from '@/core/text/sentence';
+import type { RoomState } from '@/core/view/views';
+import tape from '../draft/tape.module.css';
+
+type Props = { readonly state: RoomState; readonly onGoTo: (cursor: number) => void };
+const MOST_SHOWN = 60;
+
+/** The steps that led to the room as it stands, the undone ones faded at the end. */
+export const StepTape = memo(function StepTape({ state, onGoTo }: Props) {
+  const { steps, cursor } = state;
+  const end = useRef<HTMLLIElement>(null);
+  const from = Math.max(0, Math.min(cursor, steps.length) - MOST_SHOWN);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a new step is brought into view.
+  useEffect(() => {
+    end.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+  }, [cursor, steps.length]);
+  return (
+    <section className={tape.tape} aria-label="Steps">
+      <div className={tape.tapeTitle}>
+        <span>Steps</span>
+        <strong>{counted(cursor, 'step')}</strong>
+        {steps.length > cursor && <span className="soft">{steps.length - cursor} undone</span>}
+      </div>
+      {steps.length === 0 ? (
+        <p className={tape.tapeEmpty}>
+          Every change you make here lands as a step, stored at once. Undo takes the last one back.
+        </p>
+      ) : (
+        <ol className={tape.tickets}>
+          {steps.slice(from, from + 2 * MOST_SHOWN).map((title, i) => {
+            const position = from + i + 1;
+            return (
+              <li
+                key={`${position} ${title}`}
+                ref={position === cursor ? end : undefined}
+                className={tape.ticket}
+                data-undone={position > cursor || undefined}
+              >
+                <strong className={tape.ticketWords}>{title}</strong>
+                <span className={tape.jumps}>
+                  {position !== cursor && (
+                    <button type="button" className={tape.jump} onClick={() => onGoTo(position)}>
+                      {position > cursor ? 'Redo to here' : 'Back to here'}
+                      <span className="hidden"> ({title})</span>
+                    </button>
+                  )}
+                </span>
+              </li>
+            );
+          })}
+        </ol>
+      )}
+    </section>
+  );
+});

@@ -1,0 +1,95 @@
+'use client';
+
+import Button from '@mui/material/Button';
+import type { RoomView, WorkspaceSummary } from '@/core/view/views';
+import { compareWorkspaces } from '@/core/workspace/compareWorkspaces';
+import { PART_WORDS, partsOf, pickParts } from '@/core/workspace/room';
+import { ScreenDialog } from '../parts/ScreenDialog';
+import type { RoomActions } from '../room/useRoom';
+import { ask, messageOf } from '../shell/api';
+import { useNotice } from '../shell/Notices';
+import { Differences } from './Differences';
+import styles from './workspaces.module.css';
+
+type Props = {
+  readonly workspace: WorkspaceSummary;
+  readonly roomView: RoomView;
+  readonly nameOf: (command: string) => string;
+  readonly keymapName: (keymap: number | null) => string;
+  readonly actions: RoomActions;
+  readonly onClose: () => void;
+};
+
+/** What belongs to a workspace, what a switch to it would change, and its versions. */
+export function WorkspaceDialog({ workspace, roomView, nameOf, keymapName, actions, onClose }: Props) {
+  const tell = useNotice();
+  const { room } = roomView.state;
+  const [newest, ...older] = workspace.versions;
+  const contents = newest?.contents ?? {};
+  const parts = partsOf(contents);
+  const toHere = compareWorkspaces(pickParts(room, parts), contents, nameOf, keymapName);
+  const goBack = async (number: number): Promise<void> => {
+    try {
+      await ask('POST', `/api/workspaces/${workspace.id}/version`, { number });
+      await actions.reload();
+      tell(`${workspace.name} is as version ${number} was. Switch to it to have it so here.`);
+    } catch (error) {
+      tell(messageOf(error));
+    }
+  };
+  return (
+    <ScreenDialog
+      title={workspace.name}
+      onClose={onClose}
+      actions={
+        <Button
+          variant="contained"
+          disabled={toHere.length === 0}
+          onClick={() => void actions.switchTo(workspace.id).then((next) => next && onClose())}
+        >
+          Switch to it
+        </Button>
+      }
+    >
+      <p>
+        {workspace.owner && <>{workspace.owner}. </>}
+        {parts.map((one) => PART_WORDS[one]).join(', ')} {parts.length === 1 ? 'belongs' : 'belong'} to it.
+      </p>
+      <h3 className={styles.dialogHead}>A switch would change</h3>
+      {toHere.length === 0 ? (
+        <p className="soft">Nothing: all its parts stand so.</p>
+      ) : (
+        <Differences differences={toHere} />
+      )}
+      <h3 className={styles.dialogHead}>Versions</h3>
+      <ol className={styles.versions}>
+        {workspace.versions.map((one, i) => {
+          const before = workspace.versions[i + 1];
+          return (
+            <li key={one.number}>
+              <span>
+                <strong>{one.number}</strong> <span className="soft">{dateWords(one.keptAt)}</span>
+                {i === 0 && ' · what it holds now'}
+              </span>
+              {before ? (
+                <Differences differences={compareWorkspaces(before.contents, one.contents, nameOf, keymapName)} />
+              ) : (
+                <p className="soft">The first.</p>
+              )}
+              {i > 0 && (
+                <button type="button" className="word" onClick={() => void goBack(one.number)}>
+                  Make version {one.number} what it holds
+                </button>
+              )}
+            </li>
+          );
+        })}
+      </ol>
+      {older.length === 0 && <p className="soft">Keep over it, and what it was stays here.</p>}
+    </ScreenDialog>
+  );
+}
+
+function dateWords(iso: string): string {
+  return new Date(iso).toLocaleString('en-US', { dateStyle: 'medium', timeStyle: 'short' });
+}

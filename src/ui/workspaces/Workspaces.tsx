@@ -1,0 +1,176 @@
+'use client';
+
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { draftOf } from '@/core/keymap/draft';
+import type { CommandId } from '@/core/program/program';
+import type { KeymapLink, WorkspaceSummary, WorkspacesView } from '@/core/view/views';
+import { PART_WORDS, PARTS, type Part } from '@/core/workspace/room';
+import { TroubleDialog } from '../draft/TroubleDialog';
+import { useUndoKeys } from '../draft/useUndoKeys';
+import { ActionsMenu } from '../parts/ActionsMenu';
+import { useStable } from '../parts/useStable';
+import { RoomProvider } from '../room/RoomContext';
+import { useRoom } from '../room/useRoom';
+import { useKeysOf } from '../tryout/useKeysOf';
+import { AppearancePart } from './AppearancePart';
+import { FactoryDialog } from './FactoryDialog';
+import { KeepDialog } from './KeepDialog';
+import { KeptList } from './KeptList';
+import { KeymapPart } from './KeymapPart';
+import { MenusPart } from './MenusPart';
+import { PanelsPart } from './PanelsPart';
+import { StepTape } from './StepTape';
+import { ToolsPart } from './ToolsPart';
+import { WorkspaceDialog } from './WorkspaceDialog';
+import styles from './workspaces.module.css';
+
+type Props = {
+  readonly given: WorkspacesView;
+  readonly links: readonly KeymapLink[];
+  readonly initialShow: Part;
+  /** The address of the workspace that is looked at. */
+  readonly initialOpen: string | null;
+};
+
+/** What surrounds the keys of a program: arranged part by part, kept under a name, switched in one step. */
+export function Workspaces({ given, links, initialShow, initialOpen }: Props) {
+  const { view, persons } = given;
+  const { program, programSlug } = view;
+  const router = useRouter();
+  const { roomView, trouble, actions } = useRoom(programSlug, given.roomView);
+  const { state } = roomView;
+  const { room } = state;
+  const draft = useMemo(() => draftOf(view), [view]);
+  const keysOf = useKeysOf(draft.keymap);
+  const [show, setShow] = useState(initialShow);
+  const [open, setOpen] = useState<string | null>(initialOpen);
+  const [asking, setAsking] = useState<'keep' | 'factory' | null>(null);
+  const names = useMemo(() => new Map(program.commands.map((one) => [one.id, one.name])), [program]);
+  const nameOf = useCallback((id: CommandId): string => names.get(id) ?? id, [names]);
+  const { keymaps } = roomView;
+  const keymapName = useCallback(
+    (id: number | null): string => keymaps.find((one) => one.id === id)?.name ?? keymaps[0]?.name ?? 'Factory keys',
+    [keymaps],
+  );
+  useEffect(() => {
+    const query = new URLSearchParams({ show, ...(open === null ? {} : { open }) });
+    window.history.replaceState(null, '', `/workspaces/${programSlug}?${query}`);
+  }, [show, open, programSlug]);
+  const undo = useStable(() => actions.undo());
+  const redo = useStable(() => actions.redo());
+  useUndoKeys(undo, redo);
+  // The keys beside lines are those of the room's keymap.
+  const { keymap } = room;
+  const shownKeymap = view.draft.factory ? null : view.draft.id;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once the choice is stored, the page has them.
+  useEffect(() => {
+    if (keymap !== shownKeymap) router.refresh();
+  }, [keymap, shownKeymap, router, state.revision]);
+  const opened: WorkspaceSummary | undefined = roomView.workspaces.find((one) => one.slug === open);
+  const bench = (command: CommandId): string =>
+    `/board/${programSlug}/${view.draft.slug}/${encodeURIComponent(command)}`;
+  const programs = [...new Map(links.map((one) => [one.program, one.programName]))];
+  return (
+    <RoomProvider program={program} icons={roomView.icons} chosen={room.tools.icons}>
+      <div className="screen">
+        <header className="bar">
+          <h1>Workspaces</h1>
+          <ActionsMenu
+            label={`Program: ${program.name}`}
+            words={`${program.name} ▾`}
+            actions={programs.map(([slug, name]) => [name, `/workspaces/${slug}?show=${show}`] as const)}
+          />
+          <div className={`segments ${styles.shows}`} role="group" aria-label="What is arranged">
+            {PARTS.map((part) => (
+              <label key={part}>
+                <input type="radio" name="show" checked={part === show} onChange={() => setShow(part)} />
+                {PART_WORDS[part]}
+              </label>
+            ))}
+          </div>
+          <span className="push" />
+          <button
+            type="button"
+            className="word"
+            aria-disabled={state.cursor === 0}
+            title={state.cursor > 0 ? state.steps[state.cursor - 1] : undefined}
+            onClick={undo}
+          >
+            Undo
+          </button>
+          <button
+            type="button"
+            className="word"
+            aria-disabled={state.cursor >= state.steps.length}
+            title={state.steps[state.cursor]}
+            onClick={redo}
+          >
+            Redo
+          </button>
+          <Link className="word" href={`/tryout/${programSlug}/${view.draft.slug}`} prefetch={false}>
+            Try it
+          </Link>
+        </header>
+        <main className={styles.screen}>
+          <KeptList
+            roomView={roomView}
+            programSlug={programSlug}
+            persons={persons}
+            actions={actions}
+            onOpen={(one) => setOpen(one.slug)}
+            onKeep={() => setAsking('keep')}
+            onFactory={() => setAsking('factory')}
+            onSwitched={() => router.refresh()}
+          />
+          <div className={styles.part} data-revision={state.revision}>
+            {show === 'panels' && (
+              <PanelsPart program={program} room={room} keysOf={keysOf} actions={actions} bench={bench} />
+            )}
+            {show === 'menus' && (
+              <MenusPart program={program} room={room} keymap={draft.keymap} keysOf={keysOf} actions={actions} />
+            )}
+            {show === 'tools' && (
+              <ToolsPart program={program} room={room} keymap={draft.keymap} keysOf={keysOf} actions={actions} />
+            )}
+            {show === 'appearance' && (
+              <AppearancePart program={program} room={room} keysOf={keysOf} actions={actions} />
+            )}
+            {show === 'keymap' && <KeymapPart roomView={roomView} programSlug={programSlug} actions={actions} />}
+            <StepTape state={state} onGoTo={actions.goTo} />
+          </div>
+        </main>
+        {asking === 'keep' && (
+          <KeepDialog
+            roomView={roomView}
+            nameOf={nameOf}
+            keymapName={keymapName}
+            actions={actions}
+            onClose={() => setAsking(null)}
+          />
+        )}
+        {asking === 'factory' && (
+          <FactoryDialog
+            roomView={roomView}
+            nameOf={nameOf}
+            keymapName={keymapName}
+            actions={actions}
+            onClose={() => setAsking(null)}
+          />
+        )}
+        {opened && (
+          <WorkspaceDialog
+            workspace={opened}
+            roomView={roomView}
+            nameOf={nameOf}
+            keymapName={keymapName}
+            actions={actions}
+            onClose={() => setOpen(null)}
+          />
+        )}
+        <TroubleDialog trouble={trouble} onClose={() => void actions.reload()} onReload={actions.reload} />
+      </div>
+    </RoomProvider>
+  );
+}
