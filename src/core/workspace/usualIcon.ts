@@ -36,6 +36,7 @@ const ICONS: readonly (readonly [about: string, icon: string])[] = [
   ['references', 'book-open'],
   ['mend', 'bandage'],
   ['dust', 'sparkles'],
+  ['brushes', 'brush'],
   ['packets', 'package'],
   ['table', 'table'],
   ['clone', 'stamp'],

@@ -47,7 +47,14 @@ export function DockView({ side, ...given }: DockProps) {
   const { panels } = given;
   const dock = panels.docks[side];
   const stacks = drawnStacks(panels, side);
-  if (stacks.length === 0) return editing ? editing.zone({ kind: 'between', side, after: null }, 'edge') : null;
+  if (stacks.length === 0)
+    return (
+      editing && (
+        <span className={styles.edge} data-side={side}>
+          {editing.zone({ kind: 'between', side, after: null }, 'edge')}
+        </span>
+      )
+    );
   if (dock.fold !== 'open') return <FoldedDock side={side} stacks={stacks} {...given} />;
   const total = stacks.reduce((sum, one) => sum + one.share, 0);
   return (

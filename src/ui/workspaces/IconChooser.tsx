@@ -1,7 +1,6 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import type { CommandId } from '@/core/program/program';
 import type { Icons } from '@/core/view/views';
 import { IconView } from '../room/IconView';
 import { useRoomContext } from '../room/RoomContext';
@@ -9,7 +8,6 @@ import { ask, messageOf } from '../shell/api';
 import styles from './workspaces.module.css';
 
 type Props = {
-  readonly command: CommandId;
   readonly name: string;
   /** The icon that was chosen; null for the usual one. */
   readonly icon: string | null;

@@ -152,28 +152,6 @@ export function StripEditor({ name, strip, keysOf, nameOf, chosen, onChoose, onC
         ))}
         <Gap spot={{ kind: 'apart', before: null }} open={dragged !== null} />
       </div>
-      {chosen !== null && all.includes(chosen) && (
-        <p className={styles.chosenBar}>
-          <strong>{nameOf(chosen)}</strong>
-          <button
-            type="button"
-            className="word"
-            onClick={() => onChange(`Move ${nameOf(chosen)} on ${where}`, stepButton(strip, chosen, -1))}
-          >
-            Earlier
-          </button>
-          <button
-            type="button"
-            className="word"
-            onClick={() => onChange(`Move ${nameOf(chosen)} on ${where}`, stepButton(strip, chosen, 1))}
-          >
-            Later
-          </button>
-          <button type="button" className="word" onClick={() => remove(chosen)}>
-            Take it off
-          </button>
-        </p>
-      )}
       <DragOverlay dropAnimation={null}>
         {dragged !== null && (
           <span className={styles.dragged}>

@@ -12,8 +12,10 @@ import {
   gatherTurns,
   MOST_COLUMNS,
   placeButton,
+  removeButton,
   type Strip,
   type StripName,
+  stepButton,
   type ToolLayout,
 } from '@/core/workspace/toolLayout';
 import { KeyCaps } from '../parts/KeyCaps';
@@ -47,6 +49,7 @@ export function ToolsPart({ program, room, keymap, keysOf, actions }: Props) {
   const change = (title: string, next: Partial<ToolLayout>): void =>
     actions.edit(title, { tools: { ...tools, ...next } });
   const put = (title: string, next: Strip): void => change(title, { [name]: next });
+  const moveTitle = `Move ${chosen === null ? '' : nameOf(chosen)} on the ${STRIP_WORDS[name]}`;
   const gathered = gatherTurns(strip.groups, keymap);
   const canGather = JSON.stringify(gathered) !== JSON.stringify(strip.groups);
   return (
@@ -121,38 +124,62 @@ export function ToolsPart({ program, room, keymap, keysOf, actions }: Props) {
           onChoose={setChosen}
           onChange={put}
         />
-        {chosen !== null && (
-          <IconChooser
-            key={chosen}
-            command={chosen}
-            name={nameOf(chosen)}
-            icon={tools.icons.find(([one]) => one === chosen)?.[1] ?? null}
-            onChoose={(icon) =>
-              change(`Icon of ${nameOf(chosen)}`, {
-                icons: [
-                  ...tools.icons.filter(([one]) => one !== chosen),
-                  ...(icon === null ? [] : [[chosen, icon] as const]),
-                ],
-              })
-            }
-          />
-        )}
       </section>
-      <AddList
-        program={program}
-        strip={strip}
-        name={name}
-        keysOf={keysOf}
-        onAdd={(command) => {
-          const last = strip.groups.at(-1)?.at(-1);
-          const spot =
-            last === undefined
-              ? ({ kind: 'apart', before: null } as const)
-              : ({ kind: 'after', button: last } as const);
-          put(`${command.name} to the ${STRIP_WORDS[name]}`, placeButton(strip, command.id, spot));
-          setChosen(command.id);
-        }}
-      />
+      <div className={styles.toolSide}>
+        {chosen !== null && strip.groups.flat().includes(chosen) && (
+          <section className={styles.chosen} aria-label={nameOf(chosen)}>
+            <h2>
+              <CommandIcon command={chosen} /> {nameOf(chosen)}
+            </h2>
+            <p className={styles.chosenBar}>
+              <button type="button" className="word" onClick={() => put(moveTitle, stepButton(strip, chosen, -1))}>
+                Earlier
+              </button>
+              <button type="button" className="word" onClick={() => put(moveTitle, stepButton(strip, chosen, 1))}>
+                Later
+              </button>
+              <button
+                type="button"
+                className="word"
+                onClick={() => {
+                  put(`Take ${nameOf(chosen)} off the ${STRIP_WORDS[name]}`, removeButton(strip, chosen));
+                  setChosen(null);
+                }}
+              >
+                Take it off
+              </button>
+            </p>
+            <IconChooser
+              key={chosen}
+              name={nameOf(chosen)}
+              icon={tools.icons.find(([one]) => one === chosen)?.[1] ?? null}
+              onChoose={(icon) =>
+                change(`Icon of ${nameOf(chosen)}`, {
+                  icons: [
+                    ...tools.icons.filter(([one]) => one !== chosen),
+                    ...(icon === null ? [] : [[chosen, icon] as const]),
+                  ],
+                })
+              }
+            />
+          </section>
+        )}
+        <AddList
+          program={program}
+          strip={strip}
+          name={name}
+          keysOf={keysOf}
+          onAdd={(command) => {
+            const last = strip.groups.at(-1)?.at(-1);
+            const spot =
+              last === undefined
+                ? ({ kind: 'apart', before: null } as const)
+                : ({ kind: 'after', button: last } as const);
+            put(`${command.name} to the ${STRIP_WORDS[name]}`, placeButton(strip, command.id, spot));
+            setChosen(command.id);
+          }}
+        />
+      </div>
     </div>
   );
 }
