@@ -20,6 +20,12 @@ const lamp = (name: string) => (page: Page) =>
   }, name);
 const planned = (page: Page) => page.getByText(/Proven: no other|A good answer/).waitFor();
 const matched = (page: Page) => page.locator('[data-ms]:not([data-stale])').waitFor();
+const switched = async (page: Page) => {
+  await page.getByRole('button', { name: /^Switch to it \(Mending/ }).click();
+  await page.getByText('Stands as Mending').waitFor();
+  await page.getByRole('button', { name: 'Undo' }).last().waitFor();
+  await page.waitForTimeout(7500);
+};
 const VIEWS: readonly (readonly [name: string, address: string, prepare?: (page: Page) => Promise<unknown>])[] = [
   ['shelf', '/shelf'],
   [
@@ -39,37 +45,30 @@ const VIEWS: readonly (readonly [name: string, address: string, prepare?: (page:
       await page.getByText('Taking it leaves').waitFor();
     },
   ],
-  [
-    'board-free',
-    '/board/tarnlight/sheet-retouching/lift-stain',
-    async (page: Page) => {
-      await page.getByRole('button', { name: 'What is free' }).click();
-      await page
-        .getByRole('group', { name: 'Free keys by layer' })
-        .getByRole('button', { name: /^Alt \d/ })
-        .click();
-    },
-  ],
-  [
-    'board-reach',
-    '/board/tarnlight/sheet-retouching/step-in',
-    async (page: Page) => {
-      await page.getByRole('button', { name: 'Reach', exact: true }).click();
-      await page.getByLabel(/Press the keys/).press('Alt+KeyS');
-      await page.getByText('Best to have:').waitFor();
-    },
-  ],
   ['wishes', '/wishes/tarnlight/sheet-retouching', planned],
-  [
-    'gains',
-    '/wishes/tarnlight/sheet-retouching?show=gains',
-    (page: Page) => page.locator('.recharts-bar').first().waitFor(),
-  ],
   ['match', '/match/tarnlight/sheet-retouching?like=nibshore%2Fmy-painting-hand', matched],
   [
     'match-compare',
     '/match/compare',
     (page: Page) => page.getByRole('region', { name: 'How much carries over' }).waitFor(),
+  ],
+  ['workspaces', '/workspaces/tarnlight', switched],
+  [
+    'workspaces-menus',
+    '/workspaces/tarnlight?show=menus',
+    async (page: Page) => {
+      await page.getByRole('button', { name: /^Mask/ }).click();
+      await page.getByRole('button', { name: /^Mark Invert mask/ }).waitFor();
+    },
+  ],
+  [
+    'workspaces-tools',
+    '/workspaces/tarnlight?show=tools',
+    async (page: Page) => {
+      await page.locator('[data-button="dust-brush"]').click();
+      await page.getByRole('searchbox', { name: /^Find an icon/ }).fill('spark');
+      await page.getByRole('button', { name: 'sparkle', exact: true }).waitFor();
+    },
   ],
   [
     'tryout',
@@ -83,7 +82,6 @@ const VIEWS: readonly (readonly [name: string, address: string, prepare?: (page:
     },
   ],
   ['check', '/board/quillmoor/label-drawing/align-left?show=check', dialog],
-  ['key-card', '/board/tarnlight/sheet-retouching/lift-stain?show=key%20KeyQ', dialog],
   [
     'keyboard',
     '/board/tarnlight/sheet-retouching/lift-stain?show=keyboard',

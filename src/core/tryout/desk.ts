@@ -3,6 +3,16 @@ import type { Command, CommandId, Program } from '../program/program';
 import { type Arrangement, factoryArrangement, sideOf } from '../workspace/arrangement';
 import { isOnTop, togglePanel } from '../workspace/changePanels';
 
+export type View = {
+  readonly zoom: number;
+  readonly turn: number;
+  readonly mirrored: boolean;
+  readonly x: number;
+  readonly y: number;
+};
+const LEAST_ZOOM = 0.1;
+const MOST_ZOOM = 8;
+
 /** How the stand-in program stands: what is in hand, shown, set and held. Never changed in place. */
 export type Desk = {
   readonly tool: CommandId | null;
@@ -18,7 +28,8 @@ export type Desk = {
   readonly toggles: ReadonlySet<CommandId>;
   readonly held: readonly CommandId[];
   readonly dialog: Command | null;
-  readonly view: { readonly zoom: number; readonly turn: number; readonly mirrored: boolean };
+  /** How the picture is looked at; x and y are how far it was slid, in CSS pixels. */
+  readonly view: View;
   readonly swapped: boolean;
 };
 
@@ -47,7 +58,7 @@ export function freshDesk(program: Program, panels: Arrangement = factoryArrange
     toggles: new Set(),
     held: [],
     dialog: null,
-    view: { zoom: 1, turn: 0, mirrored: false },
+    view: { zoom: 1, turn: 0, mirrored: false, x: 0, y: 0 },
     swapped: false,
   };
 }
@@ -90,6 +101,25 @@ function showOrPutAway(desk: Desk, id: CommandId): { desk: Desk; did: Did } {
 /** Lets go of a held action. */
 export function letGo(desk: Desk, id: CommandId): Desk {
   return desk.held.includes(id) ? { ...desk, held: desk.held.filter((one) => one !== id) } : desk;
+}
+
+/** Slides the picture, in CSS pixels. */
+export function slide(desk: Desk, x: number, y: number): Desk {
+  return { ...desk, view: { ...desk.view, x: desk.view.x + x, y: desk.view.y + y } };
+}
+
+/** Looks at the picture from nearer or further away. */
+export function zoomBy(desk: Desk, factor: number): Desk {
+  const zoom = Math.min(MOST_ZOOM, Math.max(LEAST_ZOOM, desk.view.zoom * factor));
+  return { ...desk, view: { ...desk.view, zoom } };
+}
+
+/** Whether the picture is slid by what is in hand or held. */
+export function slides({ tool, held }: Desk, commands: ReadonlyMap<CommandId, Command>): boolean {
+  return [tool, ...held].some((id) => {
+    const command = id === null ? undefined : commands.get(id);
+    return command !== undefined && meaningsIn(command.name).includes('pan');
+  });
 }
 
 /** Goes back to the tool before, as after a tool that was only held. */
@@ -135,9 +165,9 @@ function callMenuItem(desk: Desk, command: Command): { desk: Desk; did: Did } {
     desk: { ...desk, view: { ...desk.view, ...view } },
     did: { kind: 'looked' },
   });
-  if (says('io=in')) return looks({ zoom: Math.min(8, desk.view.zoom * 1.25) });
-  if (says('io=out')) return looks({ zoom: Math.max(0.1, desk.view.zoom * 0.8) });
-  if (says('actualsize') || says('fit', 'view')) return looks({ zoom: 1 });
+  if (says('io=in')) return looks({ zoom: Math.min(MOST_ZOOM, desk.view.zoom * 1.25) });
+  if (says('io=out')) return looks({ zoom: Math.max(LEAST_ZOOM, desk.view.zoom * 0.8) });
+  if (says('actualsize') || says('fit', 'view')) return looks({ zoom: 1, x: 0, y: 0 });
   if (says('reset', 'rotate')) return looks({ turn: 0 });
   if (says('rotate', 'view') && (says('lr=left') || says('lr=right')))
     return looks({ turn: desk.view.turn + (says('lr=left') ? -15 : 15) });

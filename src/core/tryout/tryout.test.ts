@@ -10,7 +10,7 @@ import { anyKeymap, CHORDS, here, sampleProgram } from '../testing/sampleProgram
 import { shownPanels } from '../workspace/arrangement';
 import { foldDock } from '../workspace/changePanels';
 import { describeOutcome } from './describeOutcome';
-import { backToTool, callCommand, freshDesk, letGo } from './desk';
+import { backToTool, callCommand, freshDesk, letGo, slide, slides, zoomBy } from './desk';
 import { nearestHeard } from './nearestHeard';
 import { isHeard, type Listening, pressKeys } from './pressKeys';
 
@@ -181,6 +181,11 @@ describe('the desk', () => {
     expect(call('Layers', call('Layers', folded).desk).desk.peeked).toBe(null);
     const held = call('Slide the sheet').desk;
     expect(held.held).toHaveLength(1);
+    // What slides the picture while it is held lets it go again; fitting it brings it back.
+    const commands = new Map(program.commands.map((one) => [one.id, one]));
+    expect([slides(held, commands), slides(letGo(held, held.held[0] ?? ''), commands)]).toEqual([true, false]);
+    expect(call('Full sheet', zoomBy(slide(held, 30, -12), 20)).desk.view).toMatchObject({ zoom: 1, x: 0, y: 0 });
+    expect(zoomBy(slide(held, 30, -12), 20).view).toMatchObject({ zoom: 8, x: 30, y: -12 });
     expect(letGo(held, held.held[0] ?? '').held).toEqual([]);
   });
 });

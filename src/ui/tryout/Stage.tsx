@@ -21,7 +21,7 @@ export const Stage = memo(function Stage({
   masked?: boolean;
 }) {
   const checks = useId();
-  const { zoom, turn, mirrored } = desk.view;
+  const { zoom, turn, mirrored, x, y } = desk.view;
   const on = new Set(
     program.commands
       .filter((one) => desk.toggles.has(one.id) || desk.held.includes(one.id))
@@ -35,7 +35,7 @@ export const Stage = memo(function Stage({
         viewBox={`0 0 ${width} ${height}`}
         role="img"
         aria-label="Sample picture: a pressed plant on its sheet"
-        style={{ transform: `rotate(${turn}deg) scale(${mirrored ? -zoom : zoom}, ${zoom})` }}
+        style={{ transform: `translate(${x}px, ${y}px) rotate(${turn}deg) scale(${mirrored ? -zoom : zoom}, ${zoom})` }}
       >
         <pattern id={checks} width="16" height="16" patternUnits="userSpaceOnUse">
           <rect width="16" height="16" fill="#ffffff" />

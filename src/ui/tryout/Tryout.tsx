@@ -11,7 +11,17 @@ import { draftOf } from '@/core/keymap/draft';
 import type { Command, CommandId, ContextId } from '@/core/program/program';
 import type { Sentence } from '@/core/text/sentence';
 import { describeOutcome } from '@/core/tryout/describeOutcome';
-import { backToTool, callCommand, type Desk, type Did, freshDesk, letGo } from '@/core/tryout/desk';
+import {
+  backToTool,
+  callCommand,
+  type Desk,
+  type Did,
+  freshDesk,
+  letGo,
+  slide,
+  slides,
+  zoomBy,
+} from '@/core/tryout/desk';
 import { nearestHeard } from '@/core/tryout/nearestHeard';
 import { type Outcome, pressKeys } from '@/core/tryout/pressKeys';
 import type { KeymapLink, KeymapView, RoomState, RoomView } from '@/core/view/views';
@@ -47,6 +57,14 @@ type Ticked = {
   readonly kind: Outcome['kind'] | 'called';
 };
 const MOST_TICKED = 30;
+/** Which way an arrow slides the picture, and how far, in CSS pixels. */
+const ARROWS: Readonly<Record<string, readonly [x: number, y: number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+const ARROW_STEP = 24;
 
 /** The stand-in program: keys do there what they would do, and it says what fired, from where, or why nothing did. */
 export function Tryout(given: Props) {
@@ -136,6 +154,12 @@ function TryoutScreen({ view, links, hook }: Props & { hook: RoomHook }) {
     down: (chord) => {
       const before = deskRef.current.tool;
       const outcome = press(chord);
+      const way = ARROWS[chord];
+      if (outcome.kind === 'nobody' && way && slides(deskRef.current, facts.commands)) {
+        show(slide(deskRef.current, way[0] * ARROW_STEP, way[1] * ARROW_STEP));
+        note({ chord, command: null, kind: 'called', sentence: [{ text: 'The picture slides.' }] });
+        return null;
+      }
       fire(outcome);
       if (outcome.kind !== 'fired' || outcome.command.kind !== 'tool') return null;
       // A tool that was only held gives way to the one before.
@@ -283,7 +307,13 @@ function TryoutScreen({ view, links, hook }: Props & { hook: RoomHook }) {
             <div
               className={styles.place}
               data-focused={focus === places.canvas || undefined}
+              data-slides={slides(desk, facts.commands) || undefined}
               onClick={() => goTo(places.canvas)}
+              onWheel={(event) => show(zoomBy(deskRef.current, event.deltaY < 0 ? 1.1 : 1 / 1.1))}
+              onPointerMove={(event) => {
+                if (event.buttons === 1 && slides(deskRef.current, facts.commands))
+                  show(slide(deskRef.current, event.movementX, event.movementY));
+              }}
             >
               <Stage program={program} desk={desk} />
             </div>
