@@ -163,6 +163,14 @@ export type WorkspacesView = {
   readonly persons: readonly string[];
 };
 
+/** A keymap to be carried into the program by hand, the one the program has now, and what is ticked off. */
+export type ChangeListView = {
+  readonly view: KeymapView;
+  readonly from: KeymapView;
+  readonly keymaps: readonly { readonly slug: string; readonly name: string; readonly owner: string }[];
+  readonly ticks: readonly string[];
+};
+
 /** A keymap that can be switched to, by its address. */
 export type KeymapLink = {
   readonly program: string;

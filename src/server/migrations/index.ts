@@ -4,6 +4,7 @@ import { marksAndRules } from './002-marks-and-rules';
 import { advice } from './003-advice';
 import { match } from './004-match';
 import { workspaces } from './005-workspaces';
+import { sheets } from './006-sheets';
 
 /** One step of the database's shape. Never edited once released; a new step is added at the end instead. */
 export type Migration = {
@@ -11,4 +12,4 @@ export type Migration = {
   readonly up: (sequelize: Sequelize, transaction: Transaction) => Promise<void>;
 };
 
-export const migrations: readonly Migration[] = [firstTables, marksAndRules, advice, match, workspaces];
+export const migrations: readonly Migration[] = [firstTables, marksAndRules, advice, match, workspaces, sheets];

@@ -208,6 +208,16 @@ export const derivationBody = (body: Body) =>
     'This derivation',
   );
 
+export const ticksBody = (body: Body) =>
+  check<{ from: number; ticks: string[] }>(
+    Joi.object({
+      from: keymapNumber.required(),
+      ticks: Joi.array().items(Joi.string().min(1).max(4000)).max(20_000).unique().required(),
+    }),
+    body,
+    'These ticks',
+  );
+
 /** A keymap's number from an address. */
 export function idOf(text: string): number {
   const id = Number(text);

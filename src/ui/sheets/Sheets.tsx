@@ -2,6 +2,7 @@
 
 import Button from '@mui/material/Button';
 import GlobalStyles from '@mui/material/GlobalStyles';
+import Link from 'next/link';
 import { useEffect, useMemo, useState } from 'react';
 import { NOTATIONS, type Notation } from '@/core/chord/writeChord';
 import { draftOf } from '@/core/keymap/draft';
@@ -99,6 +100,9 @@ export function Sheets({ view, dressing, links, initial, today }: Props) {
           {counted(count, 'shortcut')} on {counted(layout.pages.length, 'page')}
         </span>
         <span className="push" />
+        <Link className="word" href={`/sheets/${programSlug}/${draft.state.slug}/changes`} prefetch={false}>
+          Change list
+        </Link>
         <Button
           variant="outlined"
           component="a"

@@ -1,0 +1,11 @@
+import { jsonBody, respond } from '@/server/respond';
+import { idOf, ticksBody } from '@/server/schemas/requests';
+import { saveTicks } from '@/server/useCases/changeList';
+
+/** Remembers which steps of a change list are ticked off. */
+export function PATCH(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
+  return respond(async () => {
+    const { from, ticks } = ticksBody(await jsonBody(request));
+    return saveTicks(idOf((await params).id), from, ticks);
+  });
+}

@@ -1,0 +1,38 @@
+import type { ChangeListView } from '../../core/view/views';
+import { inTransaction } from '../database';
+import { Problem } from '../problem';
+import { findKeymap, keymapById, listKeymaps } from '../repositories/keymaps';
+import { findProgram } from '../repositories/programs';
+import { loadTicks, writeTicks } from '../repositories/sheets';
+import { loadKeymapView } from './screens';
+
+/**
+ * What a change list needs: the keymap wanted, the one the program has in it now (the factory's unless another is named),
+ * and which steps are ticked off. @throws Problem when there is no such keymap.
+ */
+export async function loadChangeList(
+  programSlug: string,
+  keymapSlug: string,
+  fromSlug: string | null,
+): Promise<ChangeListView> {
+  const program = await findProgram(programSlug);
+  const keymaps = await listKeymaps(program.id);
+  const factory = keymaps.find((one) => one.factory === 1);
+  const from = fromSlug === null ? factory : await findKeymap(program.id, fromSlug);
+  if (!from) throw new Problem('not found', 'The factory keymap of this program is missing.');
+  const view = await loadKeymapView(programSlug, keymapSlug);
+  return {
+    view,
+    from: await loadKeymapView(programSlug, from.slug),
+    keymaps: keymaps.filter((one) => one.put_away_at === null).map(({ slug, name, owner }) => ({ slug, name, owner })),
+    ticks: await loadTicks(view.draft.id, from.id),
+  };
+}
+
+/** Remembers which steps are ticked off. */
+export async function saveTicks(keymapId: number, fromId: number, ticks: readonly string[]): Promise<void> {
+  const [to, from] = [await keymapById(keymapId), await keymapById(fromId)];
+  if (to.program_id !== from.program_id)
+    throw new Problem('not valid', 'A change list leads from one keymap of a program to another of the same.');
+  await inTransaction((transaction) => writeTicks(keymapId, fromId, ticks, transaction));
+}

@@ -1,0 +1,166 @@
+'use client';
+
+import Button from '@mui/material/Button';
+import Link from 'next/link';
+import { useMemo, useState } from 'react';
+import { describeStep, stepKey, whereWords } from '@/core/changeList/describeStep';
+import { planEntry } from '@/core/changeList/planEntry';
+import { programFacts } from '@/core/clash/clashIndex';
+import { draftOf } from '@/core/keymap/draft';
+import { counted } from '@/core/text/sentence';
+import type { ChangeListView, KeymapLink } from '@/core/view/views';
+import { ActionsMenu } from '../parts/ActionsMenu';
+import { KeyCaps } from '../parts/KeyCaps';
+import { KeymapPicker } from '../parts/KeymapPicker';
+import { SentenceView } from '../parts/SentenceView';
+import { useStore } from '../parts/useStore';
+import { useNotice } from '../shell/Notices';
+import { useSettings } from '../shell/SettingsContext';
+import styles from './changes.module.css';
+
+type Props = { readonly given: ChangeListView; readonly links: readonly KeymapLink[] };
+
+/** The steps that carry a keymap into the real program by hand: ticked off here, or printed with boxes to tick. */
+export function ChangeList({ given, links }: Props) {
+  const { view, from, keymaps } = given;
+  const { program, programSlug, draft } = view;
+  const { where } = useSettings();
+  const store = useStore();
+  const tell = useNotice();
+  const [ticks, setTicks] = useState<ReadonlySet<string>>(() => new Set(given.ticks));
+  const facts = useMemo(() => programFacts(program), [program]);
+  const plan = useMemo(
+    () => planEntry(facts, where.place, draftOf(from).keymap, draftOf(view).keymap),
+    [facts, where, from, view],
+  );
+  const nameOf = (id: string): string => facts.commands.get(id)?.name ?? id;
+  const done = plan.steps.filter((one) => ticks.has(stepKey(one))).length;
+  const next = plan.steps.findIndex((one) => !ticks.has(stepKey(one)));
+  const keep = (all: ReadonlySet<string>): void => {
+    setTicks(all);
+    store('PATCH', `/api/keymaps/${draft.id}/ticks`, { from: from.draft.id, ticks: [...all] });
+  };
+  const tick = (key: string): void => {
+    const all = new Set(ticks);
+    if (!all.delete(key)) all.add(key);
+    keep(all);
+  };
+  const address = `/sheets/${programSlug}/${draft.slug}`;
+  return (
+    <div className="screen">
+      <header className="bar">
+        <h1>Change list</h1>
+        <KeymapPicker
+          label={`${program.name} · ${draft.name}`}
+          links={links}
+          program={programSlug}
+          keymap={draft.slug}
+          to={(one, keymap) => `/sheets/${one}/${keymap}/changes`}
+        />
+        <ActionsMenu
+          label={`In the program now: ${from.draft.name}`}
+          words={`in the program now: ${from.draft.name} ▾`}
+          actions={keymaps
+            .filter((one) => one.slug !== draft.slug)
+            .map((one) => [`${one.name}${one.owner ? ` · ${one.owner}` : ''}`, `${address}/changes?from=${one.slug}`])}
+        />
+        <span className="push" />
+        <Link className="word" href={address} prefetch={false}>
+          Back to Sheets
+        </Link>
+        <Button variant="contained" disabled={plan.steps.length === 0} onClick={() => window.print()}>
+          Print
+        </Button>
+      </header>
+      <main className={styles.screen}>
+        <section className={`${styles.about} no-print`} aria-label="About this list">
+          <p role="status">
+            <strong>
+              {done} of {counted(plan.steps.length, 'step')}
+            </strong>{' '}
+            done
+          </p>
+          <progress max={Math.max(1, plan.steps.length)} value={done} aria-label="Steps done" />
+          <p>
+            Do them in this order in {program.name}: whoever gives up keys comes before whoever gets them, so that no
+            step meets keys that are taken.
+          </p>
+          {plan.rings > 0 && (
+            <p>
+              {counted(plan.rings, 'ring')} of commands waiting for each other: in each, one key is taken off first and
+              comes back later.
+            </p>
+          )}
+          <p className="soft">
+            Ticks are remembered. A step stays ticked when the list is made again and it is the same.
+          </p>
+          <button
+            type="button"
+            className="word"
+            aria-disabled={done === 0}
+            onClick={() => {
+              if (done === 0) return;
+              const before = ticks;
+              keep(new Set());
+              tell('All ticks are gone.', { words: 'Undo', run: () => keep(before) });
+            }}
+          >
+            Start over
+          </button>
+        </section>
+        <section className={styles.list} aria-label="Steps" tabIndex={0}>
+          <div className={styles.paper}>
+            <h2>
+              {program.name}: from {from.draft.name} to {draft.name}
+            </h2>
+            {plan.steps.length === 0 && (
+              <p className="empty">Both have the same keys. There is nothing to change in the program.</p>
+            )}
+            <ol>
+              {plan.steps.map((step, i) => {
+                const command = facts.commands.get(step.command);
+                const key = stepKey(step);
+                const ticked = ticks.has(key);
+                return (
+                  <li
+                    key={key}
+                    data-done={ticked || undefined}
+                    data-next={i === next || undefined}
+                    data-step={step.kind}
+                  >
+                    <label>
+                      <span className={styles.number}>{i + 1}</span>
+                      <input type="checkbox" checked={ticked} onChange={() => tick(key)} />
+                      <span className={styles.what}>
+                        <span>
+                          <strong>{nameOf(step.command)}</strong>{' '}
+                          <span className="soft">{command && whereWords(command)}</span>
+                        </span>
+                        <span>
+                          <SentenceView sentence={describeStep(step, nameOf)} />
+                        </span>
+                      </span>
+                    </label>
+                  </li>
+                );
+              })}
+            </ol>
+            {plan.refused.length > 0 && (
+              <section aria-label="Left out">
+                <h3>Left out, because the program would not take them</h3>
+                <ul className={styles.refused}>
+                  {plan.refused.map((one) => (
+                    <li key={`${one.command} ${one.chord}`}>
+                      <strong>{nameOf(one.command)}</strong> <KeyCaps chord={one.chord} />: {nameOf(one.holder)} has it
+                      and keeps it.
+                    </li>
+                  ))}
+                </ul>
+              </section>
+            )}
+          </div>
+        </section>
+      </main>
+    </div>
+  );
+}
