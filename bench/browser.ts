@@ -9,6 +9,7 @@ import { manyWishes } from './advice';
 import { generate } from './generate';
 import { manyCommands } from './match';
 import type { Row } from './measure';
+import { changeSheets } from './sheets';
 
 const PORT = 4183;
 const DATA = '.tmp/bench-data';
@@ -57,6 +58,7 @@ export async function benchBrowser(): Promise<{ rows: Row[]; failures: string[] 
     const plans = await makePlans(page, base, manyWishes(generated.program, whereOf(DEFAULT_KEYBOARD)));
     const matched = await findMatches(page, base);
     const tried = await tryOut(page, base);
+    const sheets = await changeSheets(page, base);
     // The rest of the server's work, so that its memory is seen under all of it.
     for (const program of ['tarnlight/sheet-retouching', 'bench/factory-keys']) {
       const [slug, keymap] = program.split('/');
@@ -78,6 +80,7 @@ export async function benchBrowser(): Promise<{ rows: Row[]; failures: string[] 
     if (quantile(matched, 0.95) >= 1000) failures.push('counterparts take 1 s or more in the worker');
     if (quantile(tried.menus, 0.95) >= 50) failures.push('a menu of the tryout takes 50 ms or more to open');
     if (quantile(tried.keys, 0.95) >= 16) failures.push('the tryout takes 16 ms or more to answer a key at p95');
+    if (quantile(sheets, 0.95) >= 100) failures.push('a choice of a sheet takes 100 ms or more to its page at p95');
     if (longest > 100) failures.push(`a task took ${longest.toFixed(0)} ms`);
     if (most >= 400) failures.push('the server took 400 MB or more');
     return {
@@ -123,6 +126,12 @@ export async function benchBrowser(): Promise<{ rows: Row[]; failures: string[] 
           'Counterparts of 1,500 by 1,500 commands in the worker, p50 / most',
           `${quantile(matched, 0.5).toFixed(0)} / ${Math.max(...matched).toFixed(0)} ms`,
           'wanted: within 1 s',
+          '',
+        ],
+        [
+          'Choice of a sheet of 1,000 lines clicked to the new page painted, p50 / p95',
+          `${quantile(sheets, 0.5).toFixed(1)} / ${quantile(sheets, 0.95).toFixed(1)} ms`,
+          'wanted: p95 within 100 ms',
           '',
         ],
         [

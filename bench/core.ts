@@ -16,6 +16,7 @@ import { EMPTY_KEYMAP, rowsOf } from '../src/core/keymap/keymap';
 import type { Command } from '../src/core/program/program';
 import { layOutSheet } from '../src/core/sheet/layOutSheet';
 import { sheetContents } from '../src/core/sheet/sheetContents';
+import { DEFAULT_SHEET } from '../src/core/sheet/sheetSpec';
 import { FACE_FILES } from '../src/server/sheets/fontFiles';
 import { plainFont } from '../src/server/sheets/plainFont';
 import { writeSheetPdf } from '../src/server/sheets/writeSheetPdf';
@@ -171,13 +172,12 @@ export async function benchCore(): Promise<{ rows: Row[]; search: string[]; fail
     keymapName: 'bench',
     keymap: factory,
     factory: EMPTY_KEYMAP,
-    contents: 'all',
-    notation: 'windows',
+    spec: DEFAULT_SHEET,
     footer: 'bench',
   });
-  const layOut = await median(() => layOutSheet(contents, 'A4', 'across', ''), 1000);
+  const layOut = await median(() => layOutSheet(contents, DEFAULT_SHEET, ''), 1000);
   rows.push(['Lay out a sheet of 1,000 lines', ms(layOut), '', '']);
-  const layout = layOutSheet(contents, 'A4', 'across', '');
+  const layout = layOutSheet(contents, DEFAULT_SHEET, '');
   const plain = (): Promise<number> =>
     new Promise((resolve) => {
       const document = new PDFDocument({ autoFirstPage: false });

@@ -193,6 +193,16 @@ const SCREENS: readonly (readonly [name: string, address: string, prepare?: (pag
   ],
   ['Workspaces, one of them', '/workspaces/tarnlight?open=mending', shown],
   ['Sheets', '/sheets/tarnlight/sheet-retouching?contents=all'],
+  ['Sheets, cards and what can be picked', '/sheets/tarnlight/sheet-retouching?form=card&contents=places&fold=true'],
+  [
+    'Sheets, picking',
+    '/sheets/tarnlight/sheet-retouching?contents=picked',
+    async (page) => {
+      await page.getByRole('button', { name: 'Pick commands…' }).click();
+      await shown(page);
+    },
+  ],
+  ['Change list', '/sheets/tarnlight/sheet-retouching/changes'],
   ['Nothing here', '/board/tarnlight/no-such-keymap'],
 ];
 

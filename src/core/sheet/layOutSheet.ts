@@ -1,72 +1,19 @@
 import { counted } from '../text/sentence';
-import { balanceColumns, type Flowing, type Placed, pagesOf } from './flowColumns';
-import { canSet, type MainFace, runsOf, widthOf } from './measure';
-import {
-  type Block,
-  type Item,
-  PAPERS,
-  type Page,
-  type Paper,
-  type SheetContents,
-  type SheetLayout,
-  type SheetLine,
-  type Way,
-} from './sheet';
-import { wrapText } from './wrapText';
+import { balanceColumns, type Flowing, flowColumns, type Placed, pagesOf } from './flowColumns';
+import { impose } from './impose';
+import { canSet, widthOf } from './measure';
+import { HARD_TO_READ, type PageBox, type PageSpec, pageBox } from './pageBox';
+import { breakLine, lineBlock, rowsHeight, type SetLine, shorten, text } from './setLine';
+import type { Block, Item, Page, SheetContents, SheetLayout } from './sheet';
 
-// Lengths below are in multiples of the type size unless they say points.
-const ROW = 1.95;
-/** From the top of a row to the baseline of its name and its keys. */
-const BASELINE = 1.32;
-const NAME_LEADING = 1.2;
-const CAP_HEIGHT = 1.5;
-const CAP_SIZE = 0.9;
-const CAP_PAD = 0.42;
-const CAP_GAP = 0.18;
-const OR_GAP = 0.35;
-const DOT_ROOM = 1.15;
-const MARK_ROOM = 1.2;
-const MARK_SIDE = 0.85;
-const NARROWEST_NAME = 5;
+// In multiples of the type size.
 const HEADING = 2.3;
 const GROUP_GAP = 0.9;
-const GUTTER = 2.6;
-const MARGIN_POINTS = 34;
-const LARGEST = 11;
-/** Type is not set smaller than this to save a page; below 6.5 pt paper is hard to read. */
-const SMALLEST_ONE_PAGE = 7.5;
-const SEVERAL_PAGES = 9;
+const FOOTER_POINTS = 18;
+/** Nothing is set smaller, even where that takes more pages than wanted. */
+const LEAST = 5;
 
-/** What a row of a line shows once it is broken to the column's width. */
-type SetLine = {
-  readonly line: SheetLine;
-  readonly name: readonly string[];
-  readonly keyRows: readonly (readonly (readonly string[])[])[];
-  /** Whether the keys stand below the name, and how much they are made smaller where even that is too narrow. */
-  readonly below: boolean;
-  readonly shrink: number;
-};
 type Piece = Flowing & { readonly set: SetLine | null; readonly title: string };
-
-/**
- * Sets a sheet on paper: the largest type, up to 11 pt, at which all fits one page in one to four columns; if even
- * 7.5 pt does not, 9 pt on as many pages as it takes. Columns of the last page are evened out.
- *
- * @param date as it is to stand in the footer.
- */
-export function layOutSheet(contents: SheetContents, paper: Paper, way: Way, date: string): SheetLayout {
-  const upright = PAPERS[paper];
-  const [width, height] = way === 'across' ? [upright.height, upright.width] : [upright.width, upright.height];
-  const most = way === 'across' ? 4 : 3;
-  let best: Fit | null = null;
-  for (let columns = 1; columns <= most; columns++) {
-    const fit = largestOnOnePage(contents, width, height, columns);
-    if (fit && (!best || fit.size > best.size + 0.05)) best = fit;
-  }
-  best ??= fitAt(contents, width, height, most, SEVERAL_PAGES);
-  return assemble(contents, width, height, best, date);
-}
-
 type Fit = {
   readonly columns: number;
   readonly size: number;
@@ -74,95 +21,114 @@ type Fit = {
   readonly placed: readonly Placed[];
 };
 
-function largestOnOnePage(contents: SheetContents, width: number, height: number, columns: number): Fit | null {
-  // The rows alone tell soon when there are far too many for a page.
+/**
+ * Sets a sheet. With pages wanted: the largest type at which it takes no more of them, with a warning under 6.5 pt.
+ * Without: the largest at which it takes one page; where that would be too small, a comfortable size on as many pages as
+ * it takes. Columns of the last page are evened out. Cards and notes are printed several to a page, with marks to cut.
+ *
+ * @param date as it is to stand in the footer.
+ */
+export function layOutSheet(contents: SheetContents, spec: PageSpec, date: string): SheetLayout {
+  const box = pageBox(spec);
+  const wanted = spec.pages > 0 ? spec.pages : 1;
+  const smallest = spec.pages > 0 ? LEAST : box.smallest;
+  const { least, most } = box.columns;
+  let best: Fit | null = null;
+  for (let columns = least; columns <= most; columns++) {
+    const fit = largestOn(contents, box, columns, wanted, smallest);
+    if (fit && (!best || fit.size > best.size + 0.05)) best = fit;
+  }
+  const over = best === null && spec.pages > 0;
+  best ??= fitAt(contents, box, most, spec.pages > 0 ? HARD_TO_READ : box.comfortable);
+  const balanced = {
+    ...best,
+    placed: balanceColumns(best.pieces, best.columns, heightsOf(contents, box), gapOf(best)),
+  };
+  const layout = assemble(contents, box, balanced, date);
+  const warnings = [
+    ...layout.warnings,
+    ...(over
+      ? [`Even at ${LEAST} pt it does not go on ${counted(spec.pages, 'page')}; it takes ${layout.pages.length}.`]
+      : []),
+    ...(layout.size < HARD_TO_READ ? [`Type of ${layout.size.toFixed(1)} pt is hard to read on paper.`] : []),
+  ];
+  return impose({ ...layout, warnings }, spec);
+}
+
+const heightsOf =
+  (contents: SheetContents, box: PageBox) =>
+  (page: number): number =>
+    box.height - 2 * box.margin - headHeight(contents, box, page) - (box.footer ? FOOTER_POINTS : 0);
+const gapOf = ({ size }: { size: number }): number => GROUP_GAP * size;
+
+function largestOn(
+  contents: SheetContents,
+  box: PageBox,
+  columns: number,
+  pages: number,
+  smallest: number,
+): Fit | null {
+  // The rows alone tell soon when there are far too many.
   const lines = contents.groups.reduce((sum, group) => sum + group.lines.length, 0);
-  if (lines * ROW * SMALLEST_ONE_PAGE > columns * height) return null;
-  let found: Fit | null = null;
-  let low = SMALLEST_ONE_PAGE;
-  let high = LARGEST;
-  for (let size = high, step = 0; step < 7; step++, size = (low + high) / 2) {
-    const fit = fitAt(contents, width, height, columns, step === 0 ? LARGEST : Math.floor(size * 10) / 10);
-    if (pagesOf(fit.placed) === 1) {
+  if (lines * 1.95 * smallest > columns * box.height * pages) return null;
+  const fits = (size: number): Fit | null => {
+    const fit = fitAt(contents, box, columns, size);
+    return pagesOf(fit.placed) <= pages ? fit : null;
+  };
+  const largest = fits(box.largest);
+  if (largest) return largest;
+  let found = fits(smallest);
+  if (!found) return null;
+  // Found by halving, to a tenth of a point.
+  let [low, high] = [Math.round(smallest * 10), Math.round(box.largest * 10)];
+  while (high - low > 1) {
+    const middle = (low + high) >> 1;
+    const fit = fits(middle / 10);
+    if (fit) {
       found = fit;
-      low = fit.size;
-      if (step === 0) break;
-    } else high = fit.size;
+      low = middle;
+    } else high = middle;
   }
   return found;
 }
 
-function fitAt(contents: SheetContents, width: number, height: number, columns: number, size: number): Fit {
-  const columnWidth = (width - 2 * MARGIN_POINTS - (columns - 1) * GUTTER * size) / columns / size;
+function columnWidthOf(box: PageBox, columns: number, size: number): number {
+  return (box.width - 2 * box.margin - (columns - 1) * gutterOf(box, size)) / columns;
+}
+/** Where a fold runs between the columns, each half has a margin of its own. */
+function gutterOf(box: PageBox, size: number): number {
+  return box.fold ? 2 * box.margin : box.gutter * size;
+}
+
+function fitAt(contents: SheetContents, box: PageBox, columns: number, size: number): Fit {
+  const columnWidth = columnWidthOf(box, columns, size) / size;
   const pieces: Piece[] = contents.groups.flatMap((group, g): Piece[] => [
-    { height: HEADING * size, heading: true, group: g, set: null, title: group.title },
+    ...(group.title === '' ? [] : [{ height: HEADING * size, heading: true, group: g, set: null, title: group.title }]),
     ...group.lines.map((line): Piece => {
       const set = breakLine(line, columnWidth);
       return { height: rowsHeight(set) * size, heading: false, group: g, set, title: '' };
     }),
   ]);
-  const heights = (page: number) => height - MARGIN_POINTS * 2 - headHeight(contents, page) - 18;
-  return { columns, size, pieces, placed: balanceColumns(pieces, columns, heights, GROUP_GAP * size) };
+  return { columns, size, pieces, placed: flowColumns(pieces, columns, heightsOf(contents, box), GROUP_GAP * size) };
 }
 
 /** Points taken by the title and its notes: on the first page whole, on later ones a single small line. */
-function headHeight(contents: SheetContents, page: number): number {
-  return page > 0 ? 20 : contents.notes.length > 0 ? 58 : 42;
+function headHeight(contents: SheetContents, { title, notes }: PageBox, page: number): number {
+  if (page > 0) return notes > 0 ? 20 : title * 1.5;
+  return title * 1.9 + 8 + (notes > 0 && contents.notes.length > 0 ? 16 : 0);
 }
 
-function capWidth(cap: string): number {
-  return Math.max(widthOf(cap, 'keys') * CAP_SIZE + 2 * CAP_PAD, CAP_HEIGHT * 0.95);
-}
-function chordWidth(caps: readonly string[]): number {
-  return caps.reduce((sum, cap) => sum + capWidth(cap), 0) + CAP_GAP * (caps.length - 1);
-}
-function keyRowWidth(row: readonly (readonly string[])[]): number {
-  return (
-    row.reduce((sum, caps) => sum + chordWidth(caps), 0) + (row.length - 1) * (2 * OR_GAP + widthOf('or', 'words'))
-  );
-}
-
-function breakLine(line: SheetLine, width: number): SetLine {
-  const keyRows: (readonly string[])[][] = [];
-  for (const caps of line.keys) {
-    const row = keyRows.at(-1);
-    if (row && keyRowWidth([...row, caps]) <= width * 0.6) row.push(caps);
-    else keyRows.push([caps]);
-  }
-  const keysWide = Math.max(0, ...keyRows.map(keyRowWidth));
-  const indent = indentOf(line);
-  const face = line.changed ? 'bold' : 'words';
-  const room = width - indent - keysWide - 0.6;
-  const below = keysWide > 0 && room < NARROWEST_NAME;
-  const name = wrapText(line.name, face, below ? width - indent : room);
-  return { line, name, keyRows, below, shrink: Math.min(1, width / Math.max(keysWide, 1e-9)) };
-}
-
-/** The room before a name for what is noted of its line. */
-function indentOf({ changed, mark }: SheetLine): number {
-  return (changed ? DOT_ROOM : 0) + (mark ? MARK_ROOM : 0);
-}
-
-/** Keys stand level with the last line of the name, so that a broken name is read to its end before them. */
-function keysTop({ name, below }: SetLine): number {
-  return (below ? name.length : name.length - 1) * NAME_LEADING;
-}
-
-function rowsHeight(set: SetLine): number {
-  return keysTop(set) + Math.max(1, set.keyRows.length) * ROW;
-}
-
-function assemble(contents: SheetContents, width: number, height: number, fit: Fit, date: string): SheetLayout {
+function assemble(contents: SheetContents, box: PageBox, fit: Fit, date: string): SheetLayout {
   const { size, columns, placed, pieces } = fit;
   const count = pagesOf(placed);
-  const columnWidth = (width - 2 * MARGIN_POINTS - (columns - 1) * GUTTER * size) / columns;
-  const pages: Block[][] = Array.from({ length: count }, (_, page) => head(contents, page));
+  const columnWidth = columnWidthOf(box, columns, size);
+  const pages: Block[][] = Array.from({ length: count }, (_, page) => head(contents, box, page));
   let lines = 0;
   for (const { piece, page, column, y, again } of placed) {
     const one = pieces[piece];
     if (!one) continue;
-    const x = MARGIN_POINTS + column * (columnWidth + GUTTER * size);
-    const top = MARGIN_POINTS + headHeight(contents, page) + y;
+    const x = box.margin + column * (columnWidth + gutterOf(box, size));
+    const top = box.margin + headHeight(contents, box, page) + y;
     if (one.set) lines++;
     pages[page]?.push(
       one.set
@@ -174,15 +140,21 @@ function assemble(contents: SheetContents, width: number, height: number, fit: F
     contents.title,
     ...contents.groups.flatMap((g) => [g.title, ...g.lines.flatMap((l) => [l.name, ...l.keys.flat()])]),
   ];
-  const missing = letters.filter((text) => !canSet(text, 'words')).length;
+  const missing = letters.filter((one) => !canSet(one, 'words')).length;
   return {
-    width,
-    height,
+    width: box.width,
+    height: box.height,
     columns,
     size,
     lines,
     pages: pages.map(
-      (blocks, page): Page => ({ blocks: [...blocks, footer(contents, date, page, count, width, height)] }),
+      (blocks, page): Page => ({
+        blocks: [
+          ...blocks,
+          ...(box.fold ? [foldLine(box)] : []),
+          ...(box.footer ? [footer(contents, box, date, page, count)] : []),
+        ],
+      }),
     ),
     warnings:
       missing > 0
@@ -191,51 +163,36 @@ function assemble(contents: SheetContents, width: number, height: number, fit: F
   };
 }
 
-function text(value: string, face: MainFace, size: number, x: number, y: number, soft = false): Item[] {
-  let at = x;
-  return runsOf(value, face).map((run): Item => {
-    const item: Item = {
-      kind: 'text',
-      x: at,
-      y,
-      size,
-      face: run.face,
-      text: run.text,
-      width: run.width * size,
-      ...(soft ? { soft: true as const } : {}),
-    };
-    at += run.width * size;
-    return item;
-  });
+/** Where a card is folded, below its title. */
+function foldLine({ width, height, margin, title }: PageBox): Block {
+  const x = width / 2;
+  return {
+    role: 'cut',
+    items: [{ kind: 'stroke', x, y: margin + title * 1.9, toX: x, toY: height - margin / 2, dashed: true }],
+  };
 }
 
-function shorten(value: string, face: MainFace, size: number, width: number): string {
-  if (widthOf(value, face) * size <= width) return value;
-  const letters = [...value];
-  while (letters.length > 1 && widthOf(`${letters.join('')}…`, face) * size > width) letters.pop();
-  return `${letters.join('').trimEnd()}…`;
-}
-
-function head(contents: SheetContents, page: number): Block[] {
-  if (page > 0)
-    return [
-      {
-        role: 'note',
-        items: text(shorten(contents.title, 'bold', 9, 500), 'bold', 9, MARGIN_POINTS, MARGIN_POINTS + 8),
-      },
-    ];
+function head(contents: SheetContents, box: PageBox, page: number): Block[] {
+  const { margin } = box;
+  const room = box.width - 2 * margin;
+  if (page > 0) {
+    const size = Math.min(9, box.title * 0.9);
+    const words = shorten(contents.title, 'bold', size, room);
+    return [{ role: 'note', items: text(words, 'bold', size, margin, margin + size * 0.9) }];
+  }
   const title: Block = {
     role: 'title',
-    items: text(shorten(contents.title, 'bold', 18, 520), 'bold', 18, MARGIN_POINTS, MARGIN_POINTS + 17),
+    items: text(shorten(contents.title, 'bold', box.title, room), 'bold', box.title, margin, margin + box.title * 0.95),
   };
-  let x = MARGIN_POINTS;
+  if (box.notes === 0) return [title];
+  let x = margin;
   const notes = contents.notes.flatMap((note, i): Item[] => {
     const dot: Item[] =
-      i === 0 && note.startsWith('●') ? [{ kind: 'dot', x: x + 3, y: MARGIN_POINTS + 32.2, radius: 2.7 }] : [];
+      i === 0 && note.startsWith('●') ? [{ kind: 'dot', x: x + 3, y: margin + box.title * 1.9 - 2, radius: 2.7 }] : [];
     const words = note.replace(/^● ?/, '');
     const at = x + (dot.length > 0 ? 10 : 0);
-    x = at + widthOf(words, 'words') * 9 + 16;
-    return [...dot, ...text(words, 'words', 9, at, MARGIN_POINTS + 35, true)];
+    x = at + widthOf(words, 'words') * box.notes + 16;
+    return [...dot, ...text(words, 'words', box.notes, at, margin + box.title * 1.9 + 0.8, true)];
   });
   return notes.length > 0 ? [title, { role: 'note', items: notes }] : [title];
 }
@@ -244,6 +201,7 @@ function headingBlock(title: string, again: boolean, x: number, top: number, wid
   const words = shorten(again ? `${title} (continued)` : title, 'bold', size * 1.05, width);
   return {
     role: 'heading',
+    ...(again ? {} : { begins: title }),
     items: [
       ...text(words, 'bold', size * 1.05, x, top + size * 1.35),
       { kind: 'rule', x, y: top + size * 1.95, width, weight: 1.2 },
@@ -251,58 +209,15 @@ function headingBlock(title: string, again: boolean, x: number, top: number, wid
   };
 }
 
-function lineBlock(set: SetLine, x: number, top: number, width: number, size: number, height: number): Block {
-  const items: Item[] = [];
-  const indent = indentOf(set.line) * size;
-  const baseline = top + size * BASELINE;
-  if (set.line.changed) items.push({ kind: 'dot', x: x + size * 0.4, y: baseline - size * 0.34, radius: size * 0.3 });
-  if (set.line.mark) {
-    const side = MARK_SIDE * size;
-    items.push({ kind: 'mark', x: x + indent - MARK_ROOM * size, y: baseline - side * 0.86, side, ink: set.line.mark });
-  }
-  set.name.forEach((line, i) => {
-    items.push(
-      ...text(line, set.line.changed ? 'bold' : 'words', size, x + indent, baseline + i * size * NAME_LEADING),
-    );
-  });
-  const small = size * set.shrink;
-  set.keyRows.forEach((row, r) => {
-    let at = x + width - keyRowWidth(row) * small;
-    const y = top + (keysTop(set) + r * ROW) * size;
-    row.forEach((caps, i) => {
-      if (i > 0) {
-        items.push(...text('or', 'words', small, at + OR_GAP * small, y + size * BASELINE, true));
-        at += (2 * OR_GAP + widthOf('or', 'words')) * small;
-      }
-      caps.forEach((cap, c) => {
-        const wide = capWidth(cap) * small;
-        if (c > 0) at += CAP_GAP * small;
-        items.push({ kind: 'cap', x: at, y: y + size * 0.24, width: wide, height: CAP_HEIGHT * size });
-        const inner = widthOf(cap, 'keys') * CAP_SIZE * small;
-        items.push(...text(cap, 'keys', small * CAP_SIZE, at + (wide - inner) / 2, y + size * BASELINE));
-        at += wide;
-      });
-    });
-  });
-  items.push({ kind: 'rule', x, y: top + height, width, weight: 0.5, soft: true });
-  return { role: 'line', items };
-}
-
-function footer(
-  contents: SheetContents,
-  date: string,
-  page: number,
-  count: number,
-  width: number,
-  height: number,
-): Block {
-  const y = height - MARGIN_POINTS + 4;
+function footer(contents: SheetContents, box: PageBox, date: string, page: number, count: number): Block {
+  const { width, height, margin } = box;
+  const y = height - margin + 4;
   const right = `${date} · ${page + 1} of ${count}`;
   return {
     role: 'footer',
     items: [
-      ...text(shorten(contents.footer, 'words', 7.5, width / 2), 'words', 7.5, MARGIN_POINTS, y, true),
-      ...text(right, 'words', 7.5, width - MARGIN_POINTS - widthOf(right, 'words') * 7.5, y, true),
+      ...text(shorten(contents.footer, 'words', 7.5, width / 2), 'words', 7.5, margin, y, true),
+      ...text(right, 'words', 7.5, width - margin - widthOf(right, 'words') * 7.5, y, true),
     ],
   };
 }

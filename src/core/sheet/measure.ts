@@ -47,11 +47,31 @@ function glyphOf(character: string, main: MainFace): Glyph {
 
 /** Whether every letter of a text is in our fonts. */
 export function canSet(text: string, main: MainFace): boolean {
-  return [...text.normalize('NFC')].every((character) => glyphOf(character, main).text === character);
+  for (const character of text.normalize('NFC')) if (glyphOf(character, main).text !== character) return false;
+  return true;
+}
+
+/** A text measured in a face is remembered: a sheet that is set again has mostly the same. */
+type Measured<T> = Readonly<Record<MainFace, Map<string, T>>>;
+const widths: Measured<number> = { words: new Map(), bold: new Map(), keys: new Map() };
+const runs: Measured<readonly Run[]> = { words: new Map(), bold: new Map(), keys: new Map() };
+const MOST_REMEMBERED = 40_000;
+
+function remembered<T>(of: Measured<T>, text: string, main: MainFace, measure: () => T): T {
+  const known = of[main].get(text);
+  if (known !== undefined) return known;
+  if (of[main].size > MOST_REMEMBERED) of[main].clear();
+  const value = measure();
+  of[main].set(text, value);
+  return value;
 }
 
 /** The text split where the face changes, each piece measured without kerning, as preview and PDF set it. */
-export function runsOf(text: string, main: MainFace): Run[] {
+export function runsOf(text: string, main: MainFace): readonly Run[] {
+  return remembered(runs, text, main, () => measureRuns(text, main));
+}
+
+function measureRuns(text: string, main: MainFace): Run[] {
   const runs: { text: string; face: Face; width: number }[] = [];
   for (const character of text.normalize('NFC')) {
     const glyph = glyphOf(character, main);
@@ -66,7 +86,9 @@ export function runsOf(text: string, main: MainFace): Run[] {
 
 /** Width of a text at 1 pt. */
 export function widthOf(text: string, main: MainFace): number {
-  let width = 0;
-  for (const character of text.normalize('NFC')) width += glyphOf(character, main).width;
-  return width;
+  return remembered(widths, text, main, () => {
+    let width = 0;
+    for (const character of text.normalize('NFC')) width += glyphOf(character, main).width;
+    return width;
+  });
 }

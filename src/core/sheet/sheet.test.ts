@@ -1,12 +1,28 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { keymapOf } from '../keymap/keymap';
+import { fromProgramFile, type ProgramFile } from '../file/programFile';
+import { type Keymap, keymapOf } from '../keymap/keymap';
 import { DEFAULT_RULES, type Program } from '../program/program';
 import { INKS } from '../workspace/dressing';
 import { layOutSheet } from './layOutSheet';
+import { makeSheet } from './makeSheet';
 import { runsOf, widthOf } from './measure';
-import { type Item, PAPERS, type SheetContents, type SheetLine, WAYS } from './sheet';
-import { sheetContents } from './sheetContents';
+import type { Item, SheetContents, SheetLayout, SheetLine } from './sheet';
+import { type SheetRequest, sheetContents } from './sheetContents';
+import {
+  CARDS,
+  DEFAULT_SHEET,
+  FORMS,
+  GROUPINGS,
+  NOTES,
+  ORDERS,
+  PAPERS,
+  SHEET_NOTATIONS,
+  type SheetSpec,
+  WAYS,
+} from './sheetSpec';
 import { wrapText } from './wrapText';
 
 const cap = fc.constantFrom(
@@ -53,11 +69,71 @@ const box = (item: Item) =>
         ? { left: item.x, right: item.x + item.width, top: item.y, bottom: item.y + item.height }
         : null;
 
+const demo = join(import.meta.dirname, '../../../demo');
+const programs = readdirSync(demo)
+  .filter((name) => name !== 'draft.json')
+  .map((name) => {
+    const file = fromProgramFile(JSON.parse(readFileSync(join(demo, name), 'utf8')) as ProgramFile);
+    return { name: file.program.name, file };
+  });
+const tarnlight = programs.find((one) => one.name === 'Tarnlight')?.file;
+const retouching = {
+  program: tarnlight?.program as Program,
+  factory: tarnlight?.factory as Keymap,
+  keymap: tarnlight?.keymaps[0]?.keymap as Keymap,
+};
+const CARD_SIZES = (Object.keys(CARDS) as (keyof typeof CARDS)[]).map((card) => ({ card }));
+const FOLDED = [{ card: 'A6' as const, fold: true }];
+const NOTE_SIZES = (Object.keys(NOTES) as (keyof typeof NOTES)[]).map((note) => ({ note }));
+const squeeze = (text: string): string => text.replace(/\s+/g, '');
+
+/** The names of a layout's lines, spaces left out: what stands in the words' faces before the keys. */
+function namesOn(layout: SheetLayout): string[] {
+  return layout.pages.flatMap((page) =>
+    page.blocks
+      .filter((block) => block.role === 'line')
+      .map(({ items }) => {
+        const words = items.flatMap((item) =>
+          item.kind === 'text' && !item.soft && /^(?:words|bold)/.test(item.face) ? [item.text] : [],
+        );
+        return squeeze(words.join(''));
+      }),
+  );
+}
+
+function expectOnPage(layout: SheetLayout): void {
+  for (const page of layout.pages) {
+    const lines = page.blocks.filter((block) => block.role === 'line' || block.role === 'heading');
+    const extents = lines.map(({ items }) => {
+      const boxes = items.flatMap((item) => box(item) ?? []);
+      return {
+        left: Math.min(...boxes.map((one) => one.left)),
+        right: Math.max(...boxes.map((one) => one.right)),
+        top: Math.min(...boxes.map((one) => one.top)),
+        bottom: Math.max(...boxes.map((one) => one.bottom)),
+      };
+    });
+    const off = extents.filter(
+      (one) => one.left < 0 || one.top < 0 || one.right > layout.width + 0.01 || one.bottom > layout.height + 0.01,
+    );
+    expect(off).toEqual([]);
+    // From the top down, so that each is only held against those that begin before it ends.
+    extents.sort((a, b) => a.top - b.top);
+    extents.forEach((a, i) => {
+      for (const b of extents.slice(i + 1)) {
+        if (b.top >= a.bottom - 0.4) break;
+        if (a.left < b.right - 0.01 && b.left < a.right - 0.01)
+          throw new Error(`Two lines lie over each other at ${a.left.toFixed(0)}, ${a.top.toFixed(0)}.`);
+      }
+    });
+  }
+}
+
 describe('a sheet', () => {
   it('has every line once, inside the page, none over another, and no heading alone', () => {
     fc.assert(
       fc.property(contents, paper, fc.constantFrom(...WAYS), (sheet, on, way) => {
-        const layout = layOutSheet(sheet, on, way, '1 May 2026');
+        const layout = layOutSheet(sheet, { ...DEFAULT_SHEET, paper: on, way }, '1 May 2026');
         const wanted = sheet.groups.flatMap((group) => group.lines);
         expect(layout.lines).toBe(wanted.length);
         expect(layout.pages.flatMap((page) => page.blocks.filter((block) => block.role === 'line'))).toHaveLength(
@@ -113,12 +189,12 @@ describe('a sheet', () => {
         },
       ],
     });
-    const few = layOutSheet(many(12), 'A4', 'across', '');
+    const few = layOutSheet(many(12), DEFAULT_SHEET, '');
     expect([few.pages.length, few.size]).toEqual([1, 11]);
-    const some = layOutSheet(many(90), 'A4', 'across', '');
+    const some = layOutSheet(many(90), DEFAULT_SHEET, '');
     expect(some.pages).toHaveLength(1);
     expect(some.size).toBeGreaterThanOrEqual(7.5);
-    const lots = layOutSheet(many(1000), 'A4', 'across', '');
+    const lots = layOutSheet(many(1000), DEFAULT_SHEET, '');
     expect(lots.size).toBe(9);
     expect(lots.pages.length).toBeGreaterThan(5);
   });
@@ -126,7 +202,7 @@ describe('a sheet', () => {
   it('measures by the shipped fonts and says what they lack', () => {
     expect(widthOf('Ctrl', 'keys')).toBeCloseTo(4 * widthOf('C', 'keys'), 6);
     expect(runsOf('⌥⌘O', 'keys').map((run) => run.face)).toEqual(['symbols', 'keys']);
-    const layout = layOutSheet({ title: '版', notes: [], footer: '', groups: [] }, 'A4', 'across', '');
+    const layout = layOutSheet({ title: '版', notes: [], footer: '', groups: [] }, DEFAULT_SHEET, '');
     expect(layout.warnings).toHaveLength(1);
     fc.assert(
       fc.property(fc.lorem({ maxCount: 12 }), fc.integer({ min: 3, max: 20 }), (words, width) => {
@@ -167,13 +243,102 @@ describe('a sheet', () => {
       ['patch', 'S'],
       ['lift', 'Mod+Alt+W'],
     ]);
-    const request = { program, keymapName: 'k', keymap, factory, notation: 'windows' as const, footer: '' };
-    expect(sheetContents({ ...request, contents: 'all' }).groups).toEqual([
+    const request = { program, keymapName: 'k', keymap, factory, footer: '' };
+    expect(sheetContents({ ...request, spec: DEFAULT_SHEET }).groups).toEqual([
       { title: 'Tool rail', lines: [{ name: 'clone · patch', keys: [['S']], changed: false }] },
       { title: 'Repair', lines: [{ name: 'lift', keys: [['Ctrl', 'Alt', 'W']], changed: true }] },
     ]);
-    expect(sheetContents({ ...request, contents: 'yours' }).groups.flatMap((g) => g.lines.map((l) => l.name))).toEqual([
-      'lift',
-    ]);
+    expect(
+      sheetContents({ ...request, spec: { ...DEFAULT_SHEET, contents: 'yours' } }).groups.flatMap((g) =>
+        g.lines.map((l) => l.name),
+      ),
+    ).toEqual(['lift']);
   });
+
+  it('groups by task or modifier, orders by name or key, tells hooks, places and what keys were', () => {
+    const { program, factory, keymap } = retouching;
+    const base: SheetRequest = { program, keymapName: 'k', keymap, factory, footer: '', spec: DEFAULT_SHEET };
+    const of = (spec: Partial<SheetSpec>, more: Partial<SheetRequest> = {}) =>
+      sheetContents({ ...base, ...more, spec: { ...DEFAULT_SHEET, ...spec } });
+    const names = (contents: SheetContents) => contents.groups.flatMap((one) => one.lines.map((line) => line.name));
+    const all = of({});
+    for (const group of GROUPINGS)
+      for (const order of ORDERS) expect(names(of({ group, order })).length).toBeGreaterThan(0.8 * names(all).length);
+    expect(of({ group: 'modifier' }).groups[0]?.title).toBe('Without a modifier');
+    expect(of({ group: 'modifier', notation: 'mac' }).groups.map((one) => one.title)).toContain('Command + Shift');
+    expect(of({ group: 'task' }).groups.map((one) => one.title)).toContain('Masking');
+    for (const { lines } of of({ order: 'name' }).groups)
+      expect(lines.map((one) => one.name)).toEqual(
+        [...lines].sort((a, b) => (a.name.toLowerCase() < b.name.toLowerCase() ? -1 : 1)).map((one) => one.name),
+      );
+    expect(of({ groupNames: [['Mask', 'Covering up']] }).groups.map((one) => one.title)).toContain('Covering up');
+    // What goes on it.
+    const [one, two] = program.commands.filter((command) => keymap.bindings.has(command.id));
+    expect(names(of({ contents: 'picked', picked: [one?.id ?? '', 'no-such'] }))).toEqual([one?.name]);
+    const uses = new Map([
+      [one?.id ?? '', 3],
+      [two?.id ?? '', 40],
+    ]);
+    expect(names(of({ contents: 'used', most: 1 }, { uses }))).toEqual([two?.name]);
+    expect(of({ contents: 'places', menus: ['Mask'] }).groups.map((group) => group.title)).toEqual(['Mask']);
+    const tools = of({ contents: 'places', kinds: ['tool'] });
+    expect(tools.groups.map((group) => group.title)).toEqual(['Tool rail']);
+    expect(names(of({ keyless: true })).length).toBeGreaterThan(names(all).length);
+    // Both notations, the second only where it differs.
+    const both = of({ notation: 'both' }).groups.flatMap((group) => group.lines);
+    expect(both.some((line) => line.again?.[0]?.includes('⌘'))).toBe(true);
+    for (const line of both) expect(line.again?.[0]?.join()).not.toBe(line.keys[0]?.join());
+    const where = of({ extras: ['path'] }).groups.flatMap((group) => group.lines.flatMap((line) => line.notes ?? []));
+    expect(where).toContain('Repair › Surface');
+    // A difference sheet has those that lost their keys, too.
+    const difference = of({ form: 'difference' });
+    expect(difference.title).toContain('against Factory keys');
+    const notes = difference.groups.flatMap((group) => group.lines.map((line) => line.notes?.join(' ') ?? ''));
+    expect(notes.some((note) => note.startsWith('was '))).toBe(true);
+    expect(notes.some((note) => note === 'had no key')).toBe(true);
+  });
+
+  it('keeps to the pages wanted, with a warning where the type gets too small for paper', () => {
+    const { program, factory, keymap } = retouching;
+    const request: SheetRequest = { program, keymapName: 'k', keymap, factory, footer: '', spec: DEFAULT_SHEET };
+    const set = (spec: Partial<SheetSpec>) =>
+      makeSheet({ ...request, spec: { ...DEFAULT_SHEET, ...spec } }, '1 May 2026').layout;
+    for (const pages of [2, 3, 5]) {
+      const layout = set({ pages });
+      expect(layout.pages.length).toBeLessThanOrEqual(pages);
+      expect(layout.size < 6.5).toBe(layout.warnings.some((one) => one.includes('hard to read')));
+    }
+    expect(set({ pages: 5 }).size).toBeGreaterThan(set({ pages: 2 }).size);
+    const crowded = set({ form: 'note', pages: 1 });
+    expect(crowded.warnings[0]).toContain('does not go on 1 page');
+    // The most used fifteen go on one card.
+    const ids = program.commands.filter((one) => keymap.bindings.has(one.id)).slice(0, 15);
+    const card = set({ form: 'card', contents: 'picked', picked: ids.map((one) => one.id) });
+    expect([card.pages.length, card.cards, card.warnings]).toEqual([1, 1, []]);
+  });
+
+  it.each(programs)(
+    'of $name: every form, paper, way and notation has each line once, on the page, over no other',
+    ({ file }) => {
+      const { program, factory, keymaps } = file;
+      for (const { name, keymap } of keymaps)
+        for (const form of FORMS)
+          for (const paper of Object.keys(PAPERS) as (keyof typeof PAPERS)[])
+            for (const way of WAYS)
+              for (const notation of SHEET_NOTATIONS)
+                for (const size of form === 'card' ? [...FOLDED, ...CARD_SIZES] : form === 'note' ? NOTE_SIZES : [{}]) {
+                  const spec: SheetSpec = { ...DEFAULT_SHEET, form, paper, way, notation, ...size };
+                  const request: SheetRequest = { program, keymapName: name, keymap, factory, footer: 'foot', spec };
+                  const { contents, layout } = makeSheet(request, '1 May 2026');
+                  const wanted = contents.groups.flatMap((group) => group.lines.map((line) => line.name));
+                  const index = form === 'reference' ? 2 : 1;
+                  const drawn = namesOn(layout);
+                  const there = new Set(drawn);
+                  expect(wanted.filter((one) => !there.has(squeeze(one)))).toEqual([]);
+                  if (index === 1) expect(drawn).toHaveLength(wanted.length);
+                  expectOnPage(layout);
+                }
+    },
+    120_000,
+  );
 });

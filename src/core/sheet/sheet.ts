@@ -6,6 +6,10 @@ export type SheetLine = {
   readonly name: string;
   /** Alternatives, each the caps of one chord in reading order; a held chord's last cap is the word "hold". */
   readonly keys: readonly (readonly string[])[];
+  /** The same keys in a second notation, set below. */
+  readonly again?: readonly (readonly string[])[];
+  /** Soft words below the name: a memory hook, where it lives, what it had. */
+  readonly notes?: readonly string[];
   /** Whether it differs from the factory keys. */
   readonly changed: boolean;
   /** The ink its menu line is marked with, if any. */
@@ -18,15 +22,6 @@ export type SheetContents = {
   readonly groups: readonly SheetGroup[];
   readonly footer: string;
 };
-
-/** Paper sizes in points (1/72 inch): ISO 216 A4 and ANSI/ASME Y14.1 Letter, upright. */
-export const PAPERS = {
-  A4: { width: 595.28, height: 841.89 },
-  Letter: { width: 612, height: 792 },
-} as const;
-export type Paper = keyof typeof PAPERS;
-export const WAYS = ['across', 'upright'] as const;
-export type Way = (typeof WAYS)[number];
 
 /** One thing on a page; lengths in points from the top left corner, text by its baseline. */
 export type Item =
@@ -48,6 +43,14 @@ export type Item =
       readonly weight: number;
       readonly soft?: true;
     }
+  | {
+      readonly kind: 'stroke';
+      readonly x: number;
+      readonly y: number;
+      readonly toX: number;
+      readonly toY: number;
+      readonly dashed?: true;
+    }
   | { readonly kind: 'cap'; readonly x: number; readonly y: number; readonly width: number; readonly height: number }
   /** The shape of a mark in a square of this side, from its top left corner. */
   | { readonly kind: 'mark'; readonly x: number; readonly y: number; readonly side: number; readonly ink: Ink }
@@ -55,8 +58,10 @@ export type Item =
 
 /** Items that are read together, in reading order: what a screen reader or a text copy gets as one line. */
 export type Block = {
-  readonly role: 'title' | 'note' | 'heading' | 'line' | 'footer';
+  readonly role: 'title' | 'note' | 'heading' | 'line' | 'footer' | 'cut';
   readonly items: readonly Item[];
+  /** Of a heading where its group begins, what it says in full. */
+  readonly begins?: string;
 };
 export type Page = { readonly blocks: readonly Block[] };
 export type SheetLayout = {
@@ -66,6 +71,8 @@ export type SheetLayout = {
   /** Size of the type in points. */
   readonly size: number;
   readonly lines: number;
+  /** How many cards or notes there are, where several are printed on a page. */
+  readonly cards?: number;
   readonly pages: readonly Page[];
   readonly warnings: readonly string[];
 };

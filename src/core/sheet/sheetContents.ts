@@ -1,94 +1,248 @@
+import { MODIFIERS } from '../chord/chord';
 import { parseCanonical } from '../chord/parseChord';
-import { type Notation, strokeCaps } from '../chord/writeChord';
-import { bindingsOf, type Keymap, sameKeys } from '../keymap/keymap';
-import type { Command, CommandId, Program } from '../program/program';
+import { modifierLabel, type Notation, strokeCaps, writeChord } from '../chord/writeChord';
+import { type Binding, bindingsOf, type Keymap, sameKeys } from '../keymap/keymap';
+import { type Command, type CommandId, type Program, pathText } from '../program/program';
 import { turnArea } from '../program/turnArea';
 import type { Ink } from '../workspace/dressing';
 import type { SheetContents, SheetGroup, SheetLine } from './sheet';
-
-/** What goes on a sheet: the commands whose keys differ from the factory's, or all that have keys. */
-export const CONTENTS = ['yours', 'all'] as const;
-export type Contents = (typeof CONTENTS)[number];
+import type { SheetNotation, SheetSpec } from './sheetSpec';
+import { TASK_ORDER, taskOf } from './tasks';
 
 export type SheetRequest = {
   readonly program: Program;
   readonly keymapName: string;
   readonly keymap: Keymap;
   readonly factory: Keymap;
-  readonly contents: Contents;
-  readonly notation: Notation;
+  readonly spec: SheetSpec;
   readonly footer: string;
-  /** The inks that menu lines are marked with; left out where marks stay off the sheet. */
+  /** The inks that menu lines are marked with. */
   readonly marks?: ReadonlyMap<CommandId, Ink>;
+  /** How often a day each command is used, for the most used. */
+  readonly uses?: ReadonlyMap<CommandId, number>;
+  /** What a difference sheet compares with; the factory's where none is named. */
+  readonly base?: { readonly name: string; readonly keymap: Keymap };
 };
 
-const NOTATION_NOTES: Readonly<Record<Notation, string>> = {
+const NOTATION_NOTES: Readonly<Record<SheetNotation, string>> = {
   windows: 'Windows keys',
   mac: 'Mac keys',
   symbols: 'Mac keys',
+  both: 'Windows keys, Mac keys below',
 };
 
 /**
- * The groups and lines of a sheet, by menu in the program's own order. Commands without keys never appear; tools that
- * take turns on the same keys share a line.
+ * The groups and lines of a sheet. Commands without keys appear only where that was asked for, or where they lost theirs
+ * on a difference sheet; tools that take turns on the same keys share a line.
  */
 export function sheetContents(request: SheetRequest): SheetContents {
-  const { program, keymap, factory, contents, notation, marks } = request;
-  const groups = new Map<string, { lines: SheetLine[]; byTurns: Map<string, number> }>();
+  const { program, spec } = request;
+  const base = baseOf(request);
+  const chosen = chosenCommands(request);
+  const shows = new Set(spec.extras);
+  const differs = (command: Command): boolean =>
+    !sameKeys(bindingsOf(request.keymap, command.id), bindingsOf(base.keymap, command.id));
+  // Where all are changed, saying so of each says nothing.
+  const tells = shows.has('changed') && spec.contents !== 'yours' && spec.form !== 'difference';
+  const groups = new Map<string, { lines: SheetLine[]; sort: string[]; byTurns: Map<string, number> }>();
   let anyChanged = false;
-  for (const command of chosenCommands(request)) {
-    const bindings = bindingsOf(keymap, command.id);
-    const changed = !sameKeys(bindings, bindingsOf(factory, command.id));
+  for (const command of chosen) {
+    const bindings = bindingsOf(request.keymap, command.id);
+    const changed = tells && differs(command);
     anyChanged ||= changed;
-    const title = command.path[0] ?? program.name;
-    const group = groups.get(title) ?? { lines: [], byTurns: new Map<string, number>() };
+    const title = groupOf(command, bindings, request);
+    const group = groups.get(title) ?? { lines: [], sort: [], byTurns: new Map<string, number>() };
     groups.set(title, group);
     const area = turnArea(command, program.rules);
-    const turns = `${area} ${bindings.map((binding) => binding.chord).join(' ')} ${changed}`;
-    const shared = area < 0 ? undefined : group.byTurns.get(turns);
+    const turns = `${area} ${bindings.map((one) => one.chord).join(' ')} ${changed}`;
+    const shared =
+      area < 0 || spec.form === 'difference' || bindings.length === 0 ? undefined : group.byTurns.get(turns);
     const first = shared === undefined ? undefined : group.lines[shared];
+    const mark = shows.has('marks') ? request.marks?.get(command.id) : undefined;
     if (shared !== undefined && first) {
-      const mark = first.mark ?? marks?.get(command.id);
-      group.lines[shared] = { ...first, name: `${first.name} · ${command.name}`, ...(mark ? { mark } : {}) };
-    } else {
-      group.byTurns.set(turns, group.lines.length);
-      const mark = marks?.get(command.id);
-      group.lines.push({
-        name: command.name,
-        keys: bindings.map((binding) => capsOf(binding.chord, notation)),
-        changed,
-        ...(mark ? { mark } : {}),
-      });
+      const both = first.mark ?? mark;
+      group.lines[shared] = { ...first, name: `${first.name} · ${command.name}`, ...(both ? { mark: both } : {}) };
+      continue;
     }
+    group.byTurns.set(turns, group.lines.length);
+    const notes = notesOf(command, bindings, request);
+    group.lines.push({
+      name: command.name,
+      ...keysOf(bindings, spec.notation),
+      changed,
+      ...(mark ? { mark } : {}),
+      ...(notes.length > 0 ? { notes } : {}),
+    });
+    group.sort.push(sortKey(command, bindings, spec));
   }
+  const own = new Map(spec.groupNames);
   return {
-    title: `${program.name} — ${request.keymapName}`,
-    notes: [...(anyChanged && contents === 'all' ? ['● changed from the factory keys'] : []), NOTATION_NOTES[notation]],
-    groups: [...groups].map(
-      ([title, { lines }]): SheetGroup => ({
-        title,
-        lines: contents === 'yours' ? lines.map((l) => ({ ...l, changed: false })) : lines,
+    title: titleOf(request),
+    notes: [...(anyChanged ? ['● changed from the factory keys'] : []), NOTATION_NOTES[spec.notation]],
+    groups: inOrder(groups, spec).map(
+      ([title, { lines, sort }]): SheetGroup => ({
+        title: own.get(title) ?? title,
+        lines: spec.order === 'menu' ? lines : sorted(lines, sort),
       }),
     ),
     footer: request.footer,
   };
 }
 
-/** The commands a sheet of these contents has, in the program's order. */
-export function chosenCommands({
-  program,
-  keymap,
-  factory,
-  contents,
-}: Pick<SheetRequest, 'program' | 'keymap' | 'factory' | 'contents'>): Command[] {
-  return program.commands.filter((command) => {
-    const bindings = bindingsOf(keymap, command.id);
-    return bindings.length > 0 && (contents === 'all' || !sameKeys(bindings, bindingsOf(factory, command.id)));
+/** The titles of the groups a sheet has, as they come, for naming them. */
+export function groupTitles(request: SheetRequest): readonly string[] {
+  return sheetContents({ ...request, spec: { ...request.spec, groupNames: [] } }).groups.map((one) => one.title);
+}
+
+/** The commands that a sheet has, in the program's order; the most used ones by their use. */
+export function chosenCommands(request: Omit<SheetRequest, 'keymapName' | 'footer'>): readonly Command[] {
+  const { program, keymap, factory, spec, uses } = request;
+  const has = (command: Command): boolean => bindingsOf(keymap, command.id).length > 0;
+  if (spec.form === 'difference') {
+    const { keymap: before } = baseOf(request);
+    return program.commands.filter(({ id }) => !sameKeys(bindingsOf(keymap, id), bindingsOf(before, id)));
+  }
+  const open = program.commands.filter((command) => spec.keyless || has(command));
+  switch (spec.contents) {
+    case 'yours':
+      return open.filter(({ id }) => !sameKeys(bindingsOf(keymap, id), bindingsOf(factory, id)));
+    case 'picked': {
+      const picked = new Set(spec.picked);
+      return open.filter((one) => picked.has(one.id));
+    }
+    case 'used': {
+      const often = new Set(
+        open
+          .filter((one) => (uses?.get(one.id) ?? 0) > 0)
+          .sort((a, b) => (uses?.get(b.id) ?? 0) - (uses?.get(a.id) ?? 0))
+          .slice(0, spec.most)
+          .map((one) => one.id),
+      );
+      return open.filter((one) => often.has(one.id));
+    }
+    case 'places':
+      return open.filter(
+        (one) =>
+          within(spec.menus, one.path[0] ?? '') && within(spec.kinds, one.kind) && within(spec.contexts, one.context),
+      );
+    case 'all':
+      return open;
+  }
+}
+
+function within<T>(list: readonly T[], one: T): boolean {
+  return list.length === 0 || list.includes(one);
+}
+
+function baseOf({ base, factory }: Pick<SheetRequest, 'base' | 'factory'>): { name: string; keymap: Keymap } {
+  return base ?? { name: 'Factory keys', keymap: factory };
+}
+
+function titleOf(request: SheetRequest): string {
+  const { program, keymapName, spec } = request;
+  if (spec.form === 'difference') return `${program.name} — ${keymapName} against ${baseOf(request).name}`;
+  return `${program.name} — ${keymapName}`;
+}
+
+function keysOf(bindings: readonly Binding[], notation: SheetNotation): Pick<SheetLine, 'keys' | 'again'> {
+  if (notation !== 'both') return { keys: bindings.map((one) => capsOf(one.chord, notation)) };
+  const again = bindings.flatMap(({ chord }) => {
+    const mac = capsOf(chord, 'symbols');
+    return mac.join() === capsOf(chord, 'windows').join() ? [] : [mac];
   });
+  return { keys: bindings.map((one) => capsOf(one.chord, 'windows')), ...(again.length > 0 ? { again } : {}) };
+}
+
+function notesOf(command: Command, bindings: readonly Binding[], request: SheetRequest): string[] {
+  const { spec } = request;
+  const shows = new Set(spec.extras);
+  const notation: Notation = spec.notation === 'both' ? 'windows' : spec.notation;
+  const before = bindingsOf(baseOf(request).keymap, command.id);
+  const was = spec.form === 'difference' || (shows.has('was') && !sameKeys(bindings, before));
+  const written = before.map(({ chord }) => {
+    const parsed = parseCanonical(chord);
+    return parsed ? writeChord(parsed, notation) : chord;
+  });
+  return [
+    ...(was ? [written.length === 0 ? 'had no key' : `was ${written.join(' or ')}`] : []),
+    ...(bindings.length === 0 && !was ? [] : bindings.length === 0 ? ['now without a key'] : []),
+    ...(shows.has('hooks') ? bindings.flatMap((one) => one.hook ?? []) : []),
+    ...(shows.has('path') && command.path.length > 0 ? [pathText(command.path)] : []),
+  ];
+}
+
+const NO_KEY = 'No key';
+const NO_MODIFIER = 'Without a modifier';
+const HELD = 'While held';
+
+/** What a command is grouped under: its menu, its task, or the modifiers of its first keys. */
+function groupOf(command: Command, bindings: readonly Binding[], { program, spec }: SheetRequest): string {
+  if (spec.group === 'menu') return command.path[0] ?? program.name;
+  if (spec.group === 'task') return taskOf(command);
+  const parsed = bindings[0] ? parseCanonical(bindings[0].chord) : null;
+  const stroke = parsed?.strokes[0];
+  if (!stroke) return NO_KEY;
+  if (parsed?.hold) return HELD;
+  const notation: Notation = spec.notation === 'both' ? 'windows' : spec.notation;
+  if (stroke.modifiers.length === 0) return NO_MODIFIER;
+  return stroke.modifiers.map((one) => modifierLabel(one, notation)).join(' + ');
+}
+
+type Groups = ReadonlyMap<string, { readonly lines: SheetLine[]; readonly sort: string[] }>;
+
+/** Menus in the program's order, tasks in ours, modifiers from none to many. */
+function inOrder(
+  groups: Groups,
+  { group }: SheetSpec,
+): readonly (readonly [string, { lines: SheetLine[]; sort: string[] }])[] {
+  const all = [...groups];
+  if (group === 'menu') return all;
+  if (group === 'task') return all.sort(([a], [b]) => TASK_ORDER.indexOf(a) - TASK_ORDER.indexOf(b));
+  const rank = (title: string): number =>
+    title === NO_MODIFIER ? 0 : title === HELD ? 90 : title === NO_KEY ? 99 : title.split(' + ').length;
+  return all.sort(([a], [b]) => rank(a) - rank(b));
+}
+
+function sortKey(command: Command, bindings: readonly Binding[], { order }: SheetSpec): string {
+  if (order === 'name') return command.name.toLowerCase();
+  const parsed = bindings[0] ? parseCanonical(bindings[0].chord) : null;
+  const stroke = parsed?.strokes[0];
+  if (!stroke) return '~';
+  // The key itself first, so that all that is on one key stands together; then how many modifiers are held.
+  const layer = stroke.modifiers.reduce((sum, one) => sum + 2 ** MODIFIERS.indexOf(one), stroke.modifiers.length * 100);
+  return `${keyRank(stroke.key ?? '')} ${String(layer).padStart(4, '0')}`;
+}
+
+/** Letters before digits before everything else; F2 before F10. */
+function keyRank(key: string): string {
+  if (/^[A-Z]$/.test(key)) return `1${key}`;
+  if (/^\d$/.test(key)) return `2${key}`;
+  const f = /^F(\d+)$/.exec(key);
+  return f ? `3${f[1]?.padStart(3, '0')}` : `4${key}`;
+}
+
+function sorted(lines: readonly SheetLine[], keys: readonly string[]): SheetLine[] {
+  return lines
+    .map((line, i) => ({ line, key: keys[i] ?? '' }))
+    .sort((a, b) => (a.key < b.key ? -1 : a.key > b.key ? 1 : 0))
+    .map((one) => one.line);
 }
 
 /** The caps of one chord for paper; a held chord ends in the word "hold", strokes of a sequence are joined by "then". */
-export function capsOf(chord: string, notation: Notation): string[] {
+export function capsOf(chord: string, notation: Notation): readonly string[] {
+  const key = `${notation} ${chord}`;
+  let caps = known.get(key);
+  if (!caps) {
+    if (known.size > MOST_KNOWN) known.clear();
+    caps = capsNow(chord, notation);
+    known.set(key, caps);
+  }
+  return caps;
+}
+const known = new Map<string, readonly string[]>();
+const MOST_KNOWN = 20_000;
+
+function capsNow(chord: string, notation: Notation): string[] {
   const parsed = parseCanonical(chord);
   if (!parsed) return [chord];
   const caps = parsed.strokes.flatMap((stroke, i) => [...(i > 0 ? ['then'] : []), ...strokeCaps(stroke, notation)]);

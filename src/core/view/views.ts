@@ -6,7 +6,9 @@ import type { Row } from '../keymap/keymap';
 import type { Change, Ticket } from '../keymap/ticket';
 import type { CommandId, Program } from '../program/program';
 import type { Reading } from '../reading/readCommandList';
+import type { SheetSpec } from '../sheet/sheetSpec';
 import type { Derivation, MatchPlan } from '../transfer/matchPlan';
+import type { Dressing } from '../workspace/dressing';
 import type { Room, Workspace } from '../workspace/room';
 
 /** What the server hands to the screens. Plain data, so that it can cross the wire. */
@@ -169,6 +171,23 @@ export type ChangeListView = {
   readonly from: KeymapView;
   readonly keymaps: readonly { readonly slug: string; readonly name: string; readonly owner: string }[];
   readonly ticks: readonly string[];
+};
+
+export type KeptSheet = {
+  readonly id: number;
+  readonly slug: string;
+  readonly name: string;
+  readonly putAway: boolean;
+  readonly spec: SheetSpec;
+};
+/** What sheets of a keymap are made of, and those that were kept. */
+export type SheetsView = {
+  readonly view: KeymapView;
+  readonly dressing: Dressing;
+  readonly uses: Readonly<Record<CommandId, number>>;
+  /** The program's other keymaps, to compare with. */
+  readonly bases: readonly { readonly slug: string; readonly name: string; readonly bindings: readonly Row[] }[];
+  readonly sheets: readonly KeptSheet[];
 };
 
 /** A keymap that can be switched to, by its address. */

@@ -5,8 +5,10 @@ import { layOutSheet } from '../../core/sheet/layOutSheet';
 import { FACES } from '../../core/sheet/measure';
 import metrics from '../../core/sheet/metrics.json';
 import { sheetContents } from '../../core/sheet/sheetContents';
+import { sheetQuery } from '../../core/sheet/sheetQuery';
+import { DEFAULT_SHEET } from '../../core/sheet/sheetSpec';
 import { sampleProgram } from '../../core/testing/sampleProgram';
-import { sheetOptions } from '../useCases/sheets';
+import { sheetOptions } from '../schemas/sheets';
 import { FACE_FILES } from './fontFiles';
 import { plainFont } from './plainFont';
 import { writeSheetPdf } from './writeSheetPdf';
@@ -44,13 +46,12 @@ describe('a sheet as PDF', () => {
       ['clone', '⌘'],
     ]),
     factory: EMPTY_KEYMAP,
-    contents: 'all',
-    notation: 'symbols',
+    spec: { ...DEFAULT_SHEET, notation: 'symbols' },
     footer: 'Retoucher',
   });
 
   it('is tagged, titled, and holds one page object a page', async () => {
-    const layout = layOutSheet(contents, 'Letter', 'upright', '1 May 2026');
+    const layout = layOutSheet(contents, { ...DEFAULT_SHEET, paper: 'Letter', way: 'upright' }, '1 May 2026');
     const pdf = (await writeSheetPdf(layout, contents.title, new Date(0))).toString('latin1');
     expect(pdf.startsWith('%PDF-1.7')).toBe(true);
     expect(pdf.trimEnd().endsWith('%%EOF')).toBe(true);
@@ -60,19 +61,20 @@ describe('a sheet as PDF', () => {
   });
 
   it('takes its choices from an address, and the usual ones for what is unknown there', () => {
-    expect(sheetOptions({})).toEqual({
-      contents: 'all',
-      notation: 'windows',
-      paper: 'A4',
-      way: 'across',
-      marks: 'yes',
-    });
-    expect(sheetOptions({ contents: 'yours', paper: 'Letter', way: 'sideways', marks: 'no', other: 'x' })).toEqual({
+    expect(sheetOptions({})).toEqual(DEFAULT_SHEET);
+    const own = {
+      ...DEFAULT_SHEET,
+      contents: 'picked' as const,
+      picked: ['undo', 'a,b'],
+      groupNames: [['Repair', 'Mending']] as const,
+      fold: true,
+      pages: 2,
+    };
+    expect(sheetOptions(sheetQuery(own))).toEqual(own);
+    expect(sheetOptions({ contents: 'yours', paper: 'Letter', way: 'sideways', picked: '{', pages: '999' })).toEqual({
+      ...DEFAULT_SHEET,
       contents: 'yours',
-      notation: 'windows',
       paper: 'Letter',
-      way: 'across',
-      marks: 'no',
     });
     expect(sheetOptions({ notation: ['mac', 'windows'] }).notation).toBe('windows');
   });

@@ -12,7 +12,14 @@ const SOFT = '#555555';
 const RULE = '#c4c4c4';
 
 /** How a block is tagged, so that assistive software and text copies get it in reading order. */
-const TAGS: Readonly<Record<Block['role'], string>> = { title: 'H1', note: 'P', heading: 'H2', line: 'P', footer: 'P' };
+const TAGS: Readonly<Record<Block['role'], string>> = {
+  title: 'H1',
+  note: 'P',
+  heading: 'H2',
+  line: 'P',
+  footer: 'P',
+  cut: 'P',
+};
 
 /**
  * Writes a layout as a PDF: the shipped fonts embedded, tagged in reading order, every piece where the layout says.
@@ -52,6 +59,7 @@ export function writeSheetPdf(layout: SheetLayout, title: string, created: Date)
       for (const item of shapes) draw(document, item);
       tieColumn(block, layout.size, fill);
       document.endMarkedContent();
+      if (text.length === 0) continue;
       root.add(
         document.struct(TAGS[block.role], {}, [
           () => {
@@ -95,6 +103,11 @@ function draw(document: PDFKit.PDFDocument, item: Item, spaced = false): void {
         .lineWidth(item.weight)
         .strokeColor(item.soft ? RULE : INK)
         .stroke();
+      return;
+    case 'stroke':
+      if (item.dashed) document.dash(3, { space: 3 });
+      document.moveTo(item.x, item.y).lineTo(item.toX, item.toY).lineWidth(0.5).strokeColor('#777777').stroke();
+      if (item.dashed) document.undash();
       return;
     case 'cap':
       document.roundedRect(item.x, item.y, item.width, item.height, 2).lineWidth(0.6).strokeColor('#777777').stroke();

@@ -1,65 +1,127 @@
-import Joi from 'joi';
-import { NOTATIONS, type Notation } from '../../core/chord/writeChord';
-import { draftOf } from '../../core/keymap/draft';
-import { layOutSheet } from '../../core/sheet/layOutSheet';
-import { PAPERS, type Paper, WAYS, type Way } from '../../core/sheet/sheet';
-import { CONTENTS, type Contents, sheetContents } from '../../core/sheet/sheetContents';
-import { marksOf } from '../../core/workspace/dressing';
-import { check } from '../schemas/schemas';
+import { readFileSync } from 'node:fs';
+import { makeSheet } from '../../core/sheet/makeSheet';
+import type { Face } from '../../core/sheet/measure';
+import { requestOf } from '../../core/sheet/requestOf';
+import type { SheetContents, SheetLayout } from '../../core/sheet/sheet';
+import type { SheetSpec } from '../../core/sheet/sheetSpec';
+import { writeFragment, writePage } from '../../core/sheet/writeHtml';
+import { facesOf, writeSvg } from '../../core/sheet/writeSvg';
+import { writeCsv, writeMarkdown } from '../../core/sheet/writeText';
+import type { KeptSheet, SheetsView } from '../../core/view/views';
+import { inTransaction } from '../database';
+import { loadUses } from '../repositories/advice';
+import { keymapById, listKeymaps } from '../repositories/keymaps';
+import { findProgram } from '../repositories/programs';
+import { insertSheet, listSheets, sheetById, updateSheet } from '../repositories/sheets';
+import { type FileKind, sheetFileQuery, sheetOptions } from '../schemas/sheets';
+import { FACE_FILES } from '../sheets/fontFiles';
 import { writeSheetPdf } from '../sheets/writeSheetPdf';
+import { writeWorkbook } from '../sheets/writeWorkbook';
 import { loadKeymapView } from './screens';
 import { loadRoom } from './workspaces';
 
-type Options = { contents: Contents; notation: Notation; paper: Paper; way: Way; marks: 'yes' | 'no' };
-type Wish = Options & { program: string; keymap: string; date: string };
+const now = (): string => new Date().toISOString();
 
-const options = {
-  contents: Joi.string()
-    .valid(...CONTENTS)
-    .default('all'),
-  notation: Joi.string()
-    .valid(...NOTATIONS)
-    .default('windows'),
-  paper: Joi.string()
-    .valid(...Object.keys(PAPERS))
-    .default('A4'),
-  way: Joi.string()
-    .valid(...WAYS)
-    .default('across'),
-  marks: Joi.string().valid('yes', 'no').default('yes'),
-};
-const wish = Joi.object({
-  ...options,
-  program: Joi.string().required(),
-  keymap: Joi.string().required(),
-  date: Joi.string().max(40).allow('').default(''),
-});
-
-/** The choices of a sheet from an address; what is unknown there falls back to the usual. */
-export function sheetOptions(query: unknown): Options {
-  const schema = Joi.object(
-    Object.fromEntries(
-      Object.entries(options).map(([name, one]) => [name, one.failover(one.validate(undefined).value)]),
+/** Everything sheets of a keymap are made of. @throws Problem when there is no such keymap. */
+export async function loadSheets(programSlug: string, keymapSlug: string): Promise<SheetsView> {
+  const view = await loadKeymapView(programSlug, keymapSlug);
+  const program = await findProgram(programSlug);
+  const keymaps = (await listKeymaps(program.id)).filter((one) => one.put_away_at === null);
+  const kept = await listSheets(view.draft.id);
+  return {
+    view,
+    dressing: (await loadRoom(programSlug)).state.room.menus,
+    uses: Object.fromEntries(await loadUses(program.id, view.draft.owner)),
+    bases: await Promise.all(
+      keymaps
+        .filter((one) => one.id !== view.draft.id)
+        .map(async ({ slug, name }) => ({ slug, name, bindings: (await loadKeymapView(programSlug, slug)).bindings })),
     ),
-  );
-  return schema.validate(query, { stripUnknown: true }).value as Options;
+    sheets: kept.map(
+      (one): KeptSheet => ({
+        id: one.id,
+        slug: one.slug,
+        name: one.name,
+        putAway: one.put_away_at !== null,
+        spec: JSON.parse(one.contents) as SheetSpec,
+      }),
+    ),
+  };
 }
 
-/** The PDF of a sheet, laid out as its preview is. @throws Problem when the keymap does not exist or a choice is unknown. */
-export async function sheetPdf(query: unknown): Promise<{ name: string; bytes: Buffer }> {
-  const given = check<Wish>(wish, query, 'This sheet');
-  const view = await loadKeymapView(given.program, given.keymap);
-  const { keymap, factory } = draftOf(view);
-  const contents = sheetContents({
-    program: view.program,
-    keymapName: view.draft.name,
-    keymap,
-    factory,
-    contents: given.contents,
-    notation: given.notation,
-    footer: view.draft.owner,
-    ...(given.marks === 'yes' ? { marks: marksOf((await loadRoom(given.program)).state.room.menus) } : {}),
+type SheetFile = { readonly name: string; readonly type: string; readonly bytes: Buffer };
+
+/** A sheet as a file of some kind, from the same layout as its preview. @throws Problem when the keymap does not exist. */
+export async function sheetFile(query: Readonly<Record<string, unknown>>): Promise<SheetFile> {
+  const { program, keymap, date, as } = sheetFileQuery(query);
+  const spec = sheetOptions(query);
+  const given = await loadSheets(program, keymap);
+  const { contents, layout } = makeSheet(requestOf(given, spec), date);
+  return { name: contents.title, ...(await written(as, contents, layout)) };
+}
+
+async function written(
+  as: FileKind,
+  contents: SheetContents,
+  layout: SheetLayout,
+): Promise<Pick<SheetFile, 'type' | 'bytes'>> {
+  const text = (type: string, value: string) => ({ type: `${type}; charset=utf-8`, bytes: Buffer.from(value) });
+  switch (as) {
+    case 'pdf':
+      return { type: 'application/pdf', bytes: await writeSheetPdf(layout, contents.title, new Date()) };
+    case 'svg':
+      return text('image/svg+xml', writeSvg(layout, contents.title, fontsOf(layout)));
+    case 'html':
+      return text('text/html', writePage(contents));
+    case 'fragment':
+      return text('text/html', writeFragment(contents));
+    case 'markdown':
+      return text('text/markdown', writeMarkdown(contents));
+    case 'csv':
+      // The mark of UTF-8 at the beginning, so that a spreadsheet takes the Mac symbols for what they are.
+      return text('text/csv', `\uFEFF${writeCsv(contents)}`);
+    case 'xlsx':
+      return {
+        type: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+        bytes: await writeWorkbook(contents),
+      };
+  }
+}
+
+/** The fonts that a layout uses, as data. */
+function fontsOf(layout: SheetLayout): ReadonlyMap<Face, string> {
+  return new Map(
+    [...facesOf(layout)].map((face) => {
+      const file = readFileSync(FACE_FILES[face]);
+      const kind = FACE_FILES[face].endsWith('woff2') ? 'woff2' : 'woff';
+      return [face, `data:font/${kind};base64,${file.toString('base64')}`];
+    }),
+  );
+}
+
+/** Keeps a sheet with a keymap under a name. @returns its address. */
+export function keepSheet(keymapId: number, name: string, spec: SheetSpec): Promise<{ slug: string }> {
+  return inTransaction(async (transaction) => {
+    await keymapById(keymapId, transaction);
+    return { slug: await insertSheet(keymapId, name, JSON.stringify(spec), now(), transaction) };
   });
-  const layout = layOutSheet(contents, given.paper, given.way, given.date);
-  return { name: contents.title, bytes: await writeSheetPdf(layout, contents.title, new Date()) };
+}
+
+/** Renames a sheet, changes its choices, puts it away or back. */
+export function changeSheet(
+  id: number,
+  wish: { readonly name?: string; readonly spec?: SheetSpec; readonly putAway?: boolean },
+): Promise<void> {
+  return inTransaction(async (transaction) => {
+    await sheetById(id, transaction);
+    await updateSheet(
+      id,
+      {
+        ...(wish.name === undefined ? {} : { name: wish.name }),
+        ...(wish.spec === undefined ? {} : { contents: JSON.stringify(wish.spec) }),
+        ...(wish.putAway === undefined ? {} : { put_away_at: wish.putAway ? now() : null }),
+      },
+      transaction,
+    );
+  });
 }

@@ -3,112 +3,122 @@
 import Button from '@mui/material/Button';
 import GlobalStyles from '@mui/material/GlobalStyles';
 import Link from 'next/link';
+import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
-import { NOTATIONS, type Notation } from '@/core/chord/writeChord';
-import { draftOf } from '@/core/keymap/draft';
-import { layOutSheet } from '@/core/sheet/layOutSheet';
-import { PAPERS, type Paper, WAYS, type Way } from '@/core/sheet/sheet';
-import { CONTENTS, type Contents, chosenCommands, sheetContents } from '@/core/sheet/sheetContents';
+import { makeSheet } from '@/core/sheet/makeSheet';
+import { requestOf } from '@/core/sheet/requestOf';
+import { sheetQuery } from '@/core/sheet/sheetQuery';
+import type { SheetSpec } from '@/core/sheet/sheetSpec';
 import { counted } from '@/core/text/sentence';
-import type { KeymapLink, KeymapView } from '@/core/view/views';
-import { type Dressing, marksOf } from '@/core/workspace/dressing';
+import type { KeptSheet, KeymapLink, SheetsView } from '@/core/view/views';
+import { type Action, ActionsMenu } from '../parts/ActionsMenu';
 import { KeymapPicker } from '../parts/KeymapPicker';
-import { Segments } from '../parts/Segments';
-import { SheetPage } from './SheetPage';
+import { NameDialog } from '../parts/NameDialog';
+import { ask, messageOf } from '../shell/api';
+import { useNotice } from '../shell/Notices';
+import { SheetOptions } from './SheetOptions';
+import { SheetPages } from './SheetPages';
+import { savePng } from './savePng';
 import styles from './sheets.module.css';
 
-export type SheetOptions = {
-  readonly contents: Contents;
-  readonly notation: Notation;
-  readonly paper: Paper;
-  readonly way: Way;
-  /** Whether the marks of menu lines stand on it. */
-  readonly marks: 'yes' | 'no';
-};
 type Props = {
-  readonly view: KeymapView;
-  readonly dressing: Dressing;
+  readonly given: SheetsView;
   readonly links: readonly KeymapLink[];
-  readonly initial: SheetOptions;
+  readonly initial: SheetSpec;
   readonly today: string;
 };
 
-const CONTENT_WORDS: Readonly<Record<Contents, string>> = { yours: 'Yours', all: 'All with keys' };
-const NOTATION_WORDS: Readonly<Record<Notation, string>> = {
-  windows: 'Windows',
-  mac: 'Mac',
-  symbols: '⌘ ⌥',
-};
-const WAY_WORDS: Readonly<Record<Way, string>> = { across: 'Across', upright: 'Upright' };
+const FILES = [
+  ['Picture (SVG)', 'svg'],
+  ['Web page', 'html'],
+  ['Fragment for a post or a mail', 'fragment'],
+  ['Markdown', 'markdown'],
+  ['Separated values (CSV)', 'csv'],
+  ['Workbook (XLSX)', 'xlsx'],
+] as const;
 
-/** A printable cheat sheet: what goes on it at the left, the page as it will print beside it. */
-export function Sheets({ view, dressing, links, initial, today }: Props) {
-  const [options, setOptions] = useState(initial);
-  const draft = useMemo(() => draftOf(view), [view]);
-  const { program, programSlug } = view;
-  const base = useMemo(
-    () => ({ program, keymapName: draft.state.name, keymap: draft.keymap, factory: draft.factory }),
-    [program, draft],
-  );
-  const marks = useMemo(() => marksOf(dressing), [dressing]);
-  const counts = useMemo(
-    () => new Map(CONTENTS.map((contents) => [contents, chosenCommands({ ...base, contents }).length])),
-    [base],
-  );
-  const layout = useMemo(
-    () =>
-      layOutSheet(
-        sheetContents({
-          ...base,
-          contents: options.contents,
-          notation: options.notation,
-          footer: draft.state.owner,
-          ...(options.marks === 'yes' ? { marks } : {}),
-        }),
-        options.paper,
-        options.way,
-        today,
-      ),
-    [base, options, marks, draft.state.owner, today],
-  );
-  const query = new URLSearchParams({
-    ...options,
-    program: programSlug,
-    keymap: draft.state.slug,
-    date: today,
-  }).toString();
+/** Paper people keep: what goes on it at the left, the page as it will print beside it. */
+export function Sheets({ given, links, initial, today }: Props) {
+  const [spec, setSpec] = useState(initial);
+  const [naming, setNaming] = useState<'new' | KeptSheet | null>(null);
+  const router = useRouter();
+  const tell = useNotice();
+  const { view } = given;
+  const { program, programSlug, draft } = view;
+  const request = useMemo(() => requestOf(given, spec), [given, spec]);
+  const { contents, layout } = useMemo(() => makeSheet(request, today), [request, today]);
+  const count = contents.groups.reduce((sum, group) => sum + group.lines.length, 0);
+  const address = `/sheets/${programSlug}/${draft.slug}`;
   useEffect(() => {
-    window.history.replaceState(null, '', `/sheets/${programSlug}/${draft.state.slug}?${new URLSearchParams(options)}`);
-  }, [options, programSlug, draft.state.slug]);
-  const choose = (values: Partial<SheetOptions>): void => setOptions((now) => ({ ...now, ...values }));
-  const count = counts.get(options.contents) ?? 0;
+    window.history.replaceState(null, '', `${address}?${new URLSearchParams(sheetQuery(spec))}`);
+  }, [spec, address]);
+  const file = (as: string): string =>
+    `/api/sheets?${new URLSearchParams({ ...sheetQuery(spec), program: programSlug, keymap: draft.slug, date: today, as })}`;
+  const choose = (values: Partial<SheetSpec>): void => setSpec((now) => ({ ...now, ...values }));
+  const change = async (one: KeptSheet, body: object, said: string, undo?: object): Promise<void> => {
+    try {
+      await ask('PATCH', `/api/sheets/${one.id}`, body);
+      router.refresh();
+      tell(said, undo && { words: 'Bring it back', run: () => void change(one, undo, `${one.name} is back.`) });
+    } catch (error) {
+      tell(messageOf(error));
+    }
+  };
   const size = `${(layout.width / 72).toFixed(3)}in ${(layout.height / 72).toFixed(3)}in`;
-
+  const what = layout.cards === undefined ? '' : `${counted(layout.cards, spec.form)}, `;
+  const kept = given.sheets.filter((one) => !one.putAway);
+  const keptActions: Action[] = [
+    ...kept.map((one): Action => [`Show ${one.name}`, () => setSpec(one.spec)]),
+    ['Keep this one…', () => setNaming('new')],
+    ...kept.flatMap((one): Action[] => [
+      [
+        `Keep over ${one.name}`,
+        () => void change(one, { spec }, `${one.name} is as it stands here.`, { spec: one.spec }),
+      ],
+      [`Rename ${one.name}…`, () => setNaming(one)],
+      [
+        `Put ${one.name} away`,
+        () => void change(one, { putAway: true }, `${one.name} is put away.`, { putAway: false }),
+      ],
+    ]),
+    ...given.sheets
+      .filter((one) => one.putAway)
+      .map(
+        (one): Action => [`Bring ${one.name} back`, () => void change(one, { putAway: false }, `${one.name} is back.`)],
+      ),
+  ];
   return (
     <div className="screen">
       <GlobalStyles styles={{ '@page': { size, margin: 0 } }} />
       <header className="bar">
         <h1>Sheets</h1>
         <KeymapPicker
-          label={`${program.name} · ${draft.state.name}`}
+          label={`${program.name} · ${draft.name}`}
           links={links}
           program={programSlug}
-          keymap={draft.state.slug}
-          to={(program, keymap) => `/sheets/${program}/${keymap}`}
+          keymap={draft.slug}
+          to={(one, keymap) => `/sheets/${one}/${keymap}`}
         />
         <span className="soft" role="status">
-          {counted(count, 'shortcut')} on {counted(layout.pages.length, 'page')}
+          {counted(count, 'shortcut')} on {what}
+          {counted(layout.pages.length, 'page')}
         </span>
         <span className="push" />
-        <Link className="word" href={`/sheets/${programSlug}/${draft.state.slug}/changes`} prefetch={false}>
+        <Link className="word" href={`${address}/changes`} prefetch={false}>
           Change list
         </Link>
-        <Button
-          variant="outlined"
-          component="a"
-          href={`/api/sheets?${query}`}
-          download={`${program.name} ${draft.state.name}.pdf`}
-        >
+        <ActionsMenu
+          label="Save as another file"
+          words="Other files ▾"
+          actions={[
+            ...FILES.map(([words, as]) => [words, () => window.location.assign(file(as))] as const),
+            [
+              'Picture (PNG)',
+              () => void savePng(layout, contents.title).catch(() => tell('The picture could not be made.')),
+            ],
+          ]}
+        />
+        <Button variant="outlined" component="a" href={file('pdf')} download={`${program.name} ${draft.name}.pdf`}>
           Save as PDF
         </Button>
         <Button variant="contained" onClick={() => window.print()}>
@@ -117,49 +127,24 @@ export function Sheets({ view, dressing, links, initial, today }: Props) {
       </header>
       <main className={styles.sheets}>
         <section className={`${styles.options} no-print`} aria-label="What the sheet shows">
-          <Segments
-            label="Put on it"
-            value={options.contents}
-            onChange={(contents) => choose({ contents })}
-            options={CONTENTS.map((one) => [one, `${CONTENT_WORDS[one]} ${counts.get(one) ?? 0}`] as const)}
-          />
-          <Segments
-            label="Keys written for"
-            value={options.notation}
-            onChange={(notation) => choose({ notation })}
-            options={NOTATIONS.map((one) => [one, NOTATION_WORDS[one]] as const)}
-          />
-          <Segments
-            label="Paper"
-            value={options.paper}
-            onChange={(paper) => choose({ paper })}
-            options={(Object.keys(PAPERS) as Paper[]).map((one) => [one, one] as const)}
-          />
-          <Segments
-            label="Lay the page"
-            value={options.way}
-            onChange={(way) => choose({ way })}
-            options={WAYS.map((one) => [one, WAY_WORDS[one]] as const)}
-          />
-          {marks.size > 0 && (
-            <Segments
-              label="Marks of menu lines"
-              value={options.marks}
-              onChange={(next) => choose({ marks: next })}
-              options={[
-                ['yes', 'Printed'],
-                ['no', 'Left out'],
-              ]}
+          <div className={styles.keptSheets}>
+            <ActionsMenu
+              label="Sheets kept with this keymap"
+              words={`${kept.length === 0 ? 'No sheet kept yet' : counted(kept.length, 'sheet')} ▾`}
+              actions={keptActions}
             />
-          )}
+          </div>
+          <SheetOptions given={given} request={request} spec={spec} onChoose={choose} />
           <div>
             <h2 className={styles.fit}>Fit</h2>
             <p>
               {counted(layout.pages.length, 'page')}, {counted(layout.columns, 'column')}, {layout.size.toFixed(1)} pt
             </p>
-            <p className="soft">
-              As large as one page allows; what would be smaller than 7.5 pt goes on to more pages.
-            </p>
+            {spec.pages === 0 && (
+              <p className="soft">
+                As large as one page allows; what would be too small to read well goes on to more pages.
+              </p>
+            )}
           </div>
           {layout.warnings.map((warning) => (
             <p key={warning} className={styles.warning}>
@@ -169,34 +154,52 @@ export function Sheets({ view, dressing, links, initial, today }: Props) {
         </section>
         <section className={styles.desk} tabIndex={0} aria-label="The page as it will print">
           {count === 0 ? (
-            <div className="empty">
-              <p>
-                {options.contents === 'yours'
-                  ? 'You have not changed any keys of this keymap yet, so there is nothing of yours to print.'
-                  : 'No command of this keymap has keys.'}
-              </p>
-              {options.contents === 'yours' && (
-                <Button variant="outlined" onClick={() => choose({ contents: 'all' })}>
-                  Put all with keys on it
-                </Button>
-              )}
-            </div>
+            <Nothing spec={spec} onAll={() => choose({ contents: 'all', form: 'desk' })} />
           ) : (
-            layout.pages.map((page, i) => (
-              <div
-                key={i}
-                className={styles.page}
-                style={{
-                  aspectRatio: `${layout.width} / ${layout.height}`,
-                  maxWidth: options.way === 'across' ? '842px' : '595px',
-                }}
-              >
-                <SheetPage layout={layout} page={page} label={`Page ${i + 1} of ${layout.pages.length}`} />
-              </div>
-            ))
+            <SheetPages layout={layout} />
           )}
         </section>
       </main>
+      {naming !== null && (
+        <NameDialog
+          title={naming === 'new' ? 'Keep this sheet' : `Rename ${naming.name}`}
+          action={naming === 'new' ? 'Keep it' : 'Rename it'}
+          name={naming === 'new' ? '' : naming.name}
+          hint="It is kept with this keymap: its choices, not its lines, so that it follows what you change."
+          onClose={() => setNaming(null)}
+          onDone={async (name) => {
+            if (naming === 'new') await ask('POST', `/api/keymaps/${draft.id}/sheets`, { name, spec });
+            else await ask('PATCH', `/api/sheets/${naming.id}`, { name });
+            setNaming(null);
+            router.refresh();
+            tell(naming === 'new' ? `${name} is kept with ${draft.name}.` : `It is called ${name} now.`);
+          }}
+        />
+      )}
+    </div>
+  );
+}
+
+/** Says why there is nothing on the sheet, and what to do about it. */
+function Nothing({ spec, onAll }: { spec: SheetSpec; onAll: () => void }) {
+  const why =
+    spec.form === 'difference'
+      ? 'Both keymaps have the same keys, so there is no difference to print.'
+      : {
+          yours: 'You have not changed any keys of this keymap yet, so there is nothing of yours to print.',
+          all: 'No command of this keymap has keys.',
+          picked: 'No command is picked yet. Pick the ones that matter at the left.',
+          used: 'Nothing was told of how often commands are used. Tell it in the wish list, or pick commands by hand.',
+          places: 'No command with keys is in these menus, kinds and places.',
+        }[spec.contents];
+  return (
+    <div className="empty">
+      <p>{why}</p>
+      {spec.contents !== 'all' && (
+        <Button variant="outlined" onClick={onAll}>
+          Put all with keys on it
+        </Button>
+      )}
     </div>
   );
 }

@@ -1,16 +1,28 @@
 import { respond } from '@/server/respond';
-import { sheetPdf } from '@/server/useCases/sheets';
+import { sheetFile } from '@/server/useCases/sheets';
 
-/** A sheet as a PDF; what is on it stands in the address, as on the Sheets screen. */
+const ENDINGS: Readonly<Record<string, string>> = {
+  'application/pdf': 'pdf',
+  'image/svg+xml': 'svg',
+  'text/html': 'html',
+  'text/markdown': 'md',
+  'text/csv': 'csv',
+};
+
+/** A sheet as a file; what is on it stands in the address, as on the Sheets screen. */
 export async function GET(request: Request): Promise<Response> {
-  let pdf: Awaited<ReturnType<typeof sheetPdf>> | undefined;
+  let file: Awaited<ReturnType<typeof sheetFile>> | undefined;
   const response = await respond(async () => {
-    pdf = await sheetPdf(Object.fromEntries(new URL(request.url).searchParams));
+    file = await sheetFile(Object.fromEntries(new URL(request.url).searchParams));
   });
-  if (!pdf) return response;
-  const headers = {
-    'content-type': 'application/pdf',
-    'content-disposition': `inline; filename*=UTF-8''${encodeURIComponent(pdf.name)}.pdf`,
-  };
-  return new Response(new Uint8Array(pdf.bytes), { headers });
+  if (!file) return response;
+  const ending = ENDINGS[file.type.split(';')[0] ?? ''] ?? 'xlsx';
+  // A PDF opens beside; what could run in the browser is only ever saved.
+  const how = ending === 'pdf' ? 'inline' : 'attachment';
+  return new Response(new Uint8Array(file.bytes), {
+    headers: {
+      'content-type': file.type,
+      'content-disposition': `${how}; filename*=UTF-8''${encodeURIComponent(file.name)}.${ending}`,
+    },
+  });
 }

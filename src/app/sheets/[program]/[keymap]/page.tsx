@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { listLinks, loadKeymapView, orMissing } from '@/server/useCases/screens';
-import { sheetOptions } from '@/server/useCases/sheets';
-import { loadRoom } from '@/server/useCases/workspaces';
+import { sheetOptions } from '@/server/schemas/sheets';
+import { listLinks, orMissing } from '@/server/useCases/screens';
+import { loadSheets } from '@/server/useCases/sheets';
 import { Sheets } from '@/ui/sheets/Sheets';
 
 type Props = {
@@ -15,14 +15,14 @@ export const metadata: Metadata = { title: 'Sheets' };
 /** The sheet of one keymap; what is on it stands in the address. */
 export default async function Page({ params, searchParams }: Props) {
   const { program, keymap } = await params;
-  const view = await orMissing(loadKeymapView(decodeURIComponent(program), decodeURIComponent(keymap)));
-  if (!view) notFound();
+  const given = await orMissing(loadSheets(decodeURIComponent(program), decodeURIComponent(keymap)));
+  if (!given) notFound();
+  const { view } = given;
   const today = new Date().toLocaleDateString('en-US', { day: 'numeric', month: 'long', year: 'numeric' });
   return (
     <Sheets
       key={view.draft.id}
-      view={view}
-      dressing={(await loadRoom(view.programSlug)).state.room.menus}
+      given={given}
       links={await listLinks()}
       initial={sheetOptions({ contents: view.toFactory.length > 0 ? 'yours' : 'all', ...(await searchParams) })}
       today={today}

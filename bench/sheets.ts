@@ -1,0 +1,57 @@
+import type { Page } from '@playwright/test';
+import { toProgramFile } from '../src/core/file/programFile';
+import { generate } from './generate';
+
+const LINES = 1000;
+/** Choices that change the page each time they are clicked, by their words. */
+const CHOICES = [
+  'Name',
+  'Mac',
+  'Task',
+  'Key',
+  'Windows',
+  'Menu',
+  'Upright',
+  'Both',
+  'Modifier',
+  'Across',
+  '⌘ ⌥',
+  'A3',
+  'A4',
+];
+const WARM_UP = 13;
+
+/** Clicks choices of a sheet of 1,000 lines. @returns ms from each click until the new page is painted. */
+export async function changeSheets(page: Page, base: string): Promise<number[]> {
+  const generated = generate(LINES, LINES);
+  const form = new FormData();
+  const program = { ...generated.program, name: 'Sheet bench' };
+  form.set('file', new Blob([JSON.stringify(toProgramFile({ ...generated, program }))]), 'bench.json');
+  const brought = await fetch(`${base}/api/programs`, { method: 'POST', body: form });
+  if (!brought.ok) throw new Error(await brought.text());
+  await page.goto(`${base}/sheets/sheet-bench/factory-keys?contents=all&keyless=true`);
+  await page.locator('html[data-ready]').waitFor();
+  await page.getByText(`${LINES} shortcuts on`).waitFor();
+  const took: number[] = [];
+  for (let i = 0; i < 8 * CHOICES.length; i++) {
+    const words = CHOICES[i % CHOICES.length] as string;
+    const ms = await page.evaluate(
+      (choice) =>
+        new Promise<number>((resolve) => {
+          const labels = [...document.querySelectorAll<HTMLElement>('.segments label')];
+          const label = labels.find((one) => one.textContent === choice && !one.querySelector('input')?.checked);
+          const start = performance.now();
+          (label ?? labels[0])?.click();
+          requestAnimationFrame(() => {
+            const channel = new MessageChannel();
+            channel.port1.onmessage = () => resolve(performance.now() - start);
+            channel.port2.postMessage(null);
+          });
+        }),
+      words,
+    );
+    if (i >= WARM_UP) took.push(ms);
+    await page.waitForTimeout(300);
+  }
+  return took;
+}

@@ -1,0 +1,12 @@
+import { jsonBody, respond } from '@/server/respond';
+import { idOf } from '@/server/schemas/requests';
+import { keepSheetBody } from '@/server/schemas/sheets';
+import { keepSheet } from '@/server/useCases/sheets';
+
+/** Keeps a sheet with a keymap under a name. */
+export function POST(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
+  return respond(async () => {
+    const { name, spec } = keepSheetBody(await jsonBody(request));
+    return keepSheet(idOf((await params).id), name, spec);
+  });
+}

@@ -1,0 +1,9 @@
+import { jsonBody, respond } from '@/server/respond';
+import { idOf } from '@/server/schemas/requests';
+import { changeSheetBody } from '@/server/schemas/sheets';
+import { changeSheet } from '@/server/useCases/sheets';
+
+/** Renames a sheet, changes its choices, puts it away or back. */
+export function PATCH(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
+  return respond(async () => changeSheet(idOf((await params).id), changeSheetBody(await jsonBody(request))));
+}

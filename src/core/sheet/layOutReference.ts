@@ -1,0 +1,42 @@
+import { layOutSheet } from './layOutSheet';
+import type { PageSpec } from './pageBox';
+import type { SheetContents, SheetGroup, SheetLayout } from './sheet';
+import { type SheetRequest, sheetContents } from './sheetContents';
+
+/** The titles of the groups that the whole reference has besides those of its lines. */
+export const REFERENCE_CONTENTS = 'Contents';
+export const REFERENCE_INDEX = 'Index by key';
+const MOST_PASSES = 4;
+
+/**
+ * The whole reference: what stands on which page first, then all lines, then an index by key. The pages named in the
+ * front are those where the groups begin; naming them can move them, so it is set until it holds.
+ */
+export function layOutReference(request: SheetRequest, spec: PageSpec, date: string): SheetLayout {
+  const main = sheetContents(request);
+  const index = sheetContents({
+    ...request,
+    spec: { ...request.spec, group: 'modifier', order: 'key', extras: [], keyless: false },
+  });
+  const body: SheetGroup[] = [
+    ...main.groups,
+    ...index.groups.map((one) => ({ ...one, title: `${REFERENCE_INDEX} · ${one.title}` })),
+  ];
+  let pages: readonly number[] = body.map(() => 1);
+  for (let pass = 0; ; pass++) {
+    const contents: SheetContents = { ...main, groups: [frontOf(body, pages), ...body] };
+    const layout = layOutSheet(contents, spec, date);
+    const found = body.map(
+      (group) => 1 + layout.pages.findIndex((page) => page.blocks.some((block) => block.begins === group.title)),
+    );
+    if (pass >= MOST_PASSES || found.every((page, i) => page === pages[i])) return layout;
+    pages = found;
+  }
+}
+
+function frontOf(body: readonly SheetGroup[], pages: readonly number[]): SheetGroup {
+  return {
+    title: REFERENCE_CONTENTS,
+    lines: body.map((group, i) => ({ name: group.title, keys: [[String(pages[i] ?? 1)]], changed: false })),
+  };
+}

@@ -1,0 +1,23 @@
+import { draftOf } from '../keymap/draft';
+import { keymapOf } from '../keymap/keymap';
+import type { SheetsView } from '../view/views';
+import { marksOf } from '../workspace/dressing';
+import type { SheetRequest } from './sheetContents';
+import type { SheetSpec } from './sheetSpec';
+
+/** What is wanted of a keymap as a sheet, for the preview and the files alike. */
+export function requestOf({ view, dressing, uses, bases }: SheetsView, spec: SheetSpec): SheetRequest {
+  const { keymap, factory } = draftOf(view);
+  const base = bases.find((one) => one.slug === spec.base);
+  return {
+    program: view.program,
+    keymapName: view.draft.name,
+    keymap,
+    factory,
+    spec,
+    footer: view.draft.owner,
+    marks: marksOf(dressing),
+    uses: new Map(Object.entries(uses)),
+    ...(base ? { base: { name: base.name, keymap: keymapOf(base.bindings) } } : {}),
+  };
+}

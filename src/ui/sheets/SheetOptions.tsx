@@ -1,0 +1,303 @@
+'use client';
+
+import { useDeferredValue, useMemo, useState } from 'react';
+import { KIND_PLURALS, KINDS } from '@/core/program/program';
+import { chosenCommands, groupTitles, type SheetRequest } from '@/core/sheet/sheetContents';
+import {
+  CARDS,
+  type CardSize,
+  CONTENTS,
+  type Contents,
+  EXTRAS,
+  type Extra,
+  FORMS,
+  type Form,
+  GROUPINGS,
+  type Grouping,
+  NOTES,
+  type NoteSize,
+  ORDERS,
+  type Order,
+  PAPERS,
+  type Paper,
+  SHEET_NOTATIONS,
+  type SheetNotation,
+  type SheetSpec,
+  WAYS,
+  type Way,
+} from '@/core/sheet/sheetSpec';
+import type { SheetsView } from '@/core/view/views';
+import { Segments } from '../parts/Segments';
+import { GroupNames } from './GroupNames';
+import { PickCommands } from './PickCommands';
+import styles from './sheets.module.css';
+
+type Props = {
+  readonly given: SheetsView;
+  readonly request: SheetRequest;
+  readonly spec: SheetSpec;
+  readonly onChoose: (values: Partial<SheetSpec>) => void;
+};
+
+const FORM_WORDS: Readonly<Record<Form, string>> = {
+  desk: 'Desk sheet',
+  card: 'Pocket cards',
+  note: 'Sticky notes',
+  difference: 'What changed',
+  reference: 'Whole reference',
+};
+const CONTENT_WORDS: Readonly<Record<Contents, string>> = {
+  yours: 'Yours',
+  all: 'All with keys',
+  picked: 'Picked by hand',
+  used: 'Most used',
+  places: 'By menu, kind or place',
+};
+const NOTATION_WORDS: Readonly<Record<SheetNotation, string>> = {
+  windows: 'Windows',
+  mac: 'Mac',
+  symbols: '⌘ ⌥',
+  both: 'Both',
+};
+const GROUP_WORDS: Readonly<Record<Grouping, string>> = { menu: 'Menu', task: 'Task', modifier: 'Modifier' };
+const ORDER_WORDS: Readonly<Record<Order, string>> = { menu: 'Menu', name: 'Name', key: 'Key' };
+const EXTRA_WORDS: Readonly<Record<Extra, string>> = {
+  changed: 'A dot where it changed',
+  marks: 'Marks of menu lines',
+  hooks: 'Memory hooks',
+  path: 'Where it lives',
+  was: 'What it was before',
+};
+const WAY_WORDS: Readonly<Record<Way, string>> = { across: 'Across', upright: 'Upright' };
+const PAGE_CHOICES = [0, 1, 2, 3, 4] as const;
+
+/** All that can be chosen of a sheet; what does not apply to its form is not shown. */
+export function SheetOptions({ given, request, spec, onChoose }: Props) {
+  const [dialog, setDialog] = useState<'pick' | 'names' | null>(null);
+  const { program } = given.view;
+  const { keymap, factory, uses } = request;
+  // The page comes first; how many lines other choices would have follows.
+  const later = useDeferredValue(spec);
+  const counts = useMemo(
+    () =>
+      new Map(
+        CONTENTS.map((contents) => {
+          const own: SheetSpec = { ...later, form: 'desk', contents };
+          return [contents, chosenCommands({ program, keymap, factory, spec: own, ...(uses ? { uses } : {}) }).length];
+        }),
+      ),
+    [program, keymap, factory, uses, later],
+  );
+  const menus = useMemo(() => [...new Set(program.commands.map((one) => one.path[0] ?? program.name))], [program]);
+  const small = spec.form === 'card' || spec.form === 'note';
+  const toggled = <T,>(list: readonly T[], one: T): T[] =>
+    list.includes(one) ? list.filter((other) => other !== one) : [...list, one];
+  return (
+    <>
+      <Choices
+        label="Form"
+        value={spec.form}
+        options={FORMS.map((one) => [one, FORM_WORDS[one]] as const)}
+        onChange={(form) => onChoose({ form })}
+      />
+      {spec.form === 'difference' ? (
+        <label className={styles.select}>
+          <strong>Against</strong>
+          <select value={spec.base} onChange={(event) => onChoose({ base: event.target.value })}>
+            {given.view.draft.factory && <option value="">Choose a keymap</option>}
+            {given.bases.map((one, i) => (
+              <option key={one.slug} value={i === 0 && !given.view.draft.factory ? '' : one.slug}>
+                {one.name}
+              </option>
+            ))}
+          </select>
+        </label>
+      ) : (
+        <Choices
+          label="Put on it"
+          value={spec.contents}
+          options={CONTENTS.map((one) => [one, `${CONTENT_WORDS[one]} ${counts.get(one) ?? 0}`] as const)}
+          onChange={(contents) => onChoose({ contents })}
+        />
+      )}
+      {spec.form !== 'difference' && spec.contents === 'picked' && (
+        <button type="button" className="word" onClick={() => setDialog('pick')}>
+          Pick commands…
+        </button>
+      )}
+      {spec.form !== 'difference' && spec.contents === 'used' && (
+        <label className={styles.select}>
+          <strong>How many</strong>
+          <input
+            type="number"
+            min={1}
+            max={200}
+            value={spec.most}
+            onChange={(event) => {
+              const most = Math.round(Number(event.target.value));
+              if (most >= 1 && most <= 1000) onChoose({ most });
+            }}
+          />
+        </label>
+      )}
+      {spec.form !== 'difference' && spec.contents === 'places' && (
+        <>
+          <Ticks
+            label="Menus"
+            all={menus.map((one) => [one, one])}
+            chosen={spec.menus}
+            onToggle={(one) => onChoose({ menus: toggled(spec.menus, one) })}
+          />
+          <Ticks
+            label="Kinds"
+            all={KINDS.map((one) => [one, KIND_PLURALS[one]])}
+            chosen={spec.kinds}
+            onToggle={(one) => onChoose({ kinds: toggled(spec.kinds, one) })}
+          />
+          <Ticks
+            label="Where keys are pressed"
+            all={program.contexts.map((one) => [one.id, one.name])}
+            chosen={spec.contexts}
+            onToggle={(one) => onChoose({ contexts: toggled(spec.contexts, one) })}
+          />
+        </>
+      )}
+      <Segments
+        label="Keys written for"
+        value={spec.notation}
+        onChange={(notation) => onChoose({ notation })}
+        options={SHEET_NOTATIONS.map((one) => [one, NOTATION_WORDS[one]] as const)}
+      />
+      <Segments
+        label="Grouped by"
+        value={spec.group}
+        onChange={(group) => onChoose({ group })}
+        options={GROUPINGS.map((one) => [one, GROUP_WORDS[one]] as const)}
+      />
+      <button type="button" className="word" onClick={() => setDialog('names')}>
+        Name the groups…
+      </button>
+      <Segments
+        label="Ordered by"
+        value={spec.order}
+        onChange={(order) => onChoose({ order })}
+        options={ORDERS.map((one) => [one, ORDER_WORDS[one]] as const)}
+      />
+      <Ticks
+        label="Also on it"
+        all={[...EXTRAS.map((one) => [one, EXTRA_WORDS[one]] as const), ['keyless', 'Commands without keys']]}
+        chosen={[...spec.extras, ...(spec.keyless ? ['keyless' as const] : [])]}
+        onToggle={(one) =>
+          onChoose(one === 'keyless' ? { keyless: !spec.keyless } : { extras: toggled(spec.extras, one) })
+        }
+      />
+      {spec.form === 'card' && (
+        <Segments
+          label="Card"
+          value={spec.card}
+          onChange={(card) => onChoose({ card })}
+          options={(Object.keys(CARDS) as CardSize[]).map((one) => [one, one] as const)}
+        />
+      )}
+      {spec.form === 'card' && (
+        <label className={styles.tick}>
+          <input type="checkbox" checked={spec.fold} onChange={() => onChoose({ fold: !spec.fold })} />
+          Folded in the middle
+        </label>
+      )}
+      {spec.form === 'note' && (
+        <Segments
+          label="Note"
+          value={spec.note}
+          onChange={(note) => onChoose({ note })}
+          options={(Object.keys(NOTES) as NoteSize[]).map((one) => [one, one] as const)}
+        />
+      )}
+      <Segments
+        label={small ? 'Printed on' : 'Paper'}
+        value={spec.paper}
+        onChange={(paper) => onChoose({ paper })}
+        options={(Object.keys(PAPERS) as Paper[]).map((one) => [one, one] as const)}
+      />
+      <Segments
+        label="Lay the page"
+        value={spec.way}
+        onChange={(way) => onChoose({ way })}
+        options={WAYS.map((one) => [one, WAY_WORDS[one]] as const)}
+      />
+      <Segments
+        label={small ? (spec.form === 'card' ? 'Cards' : 'Notes') : 'Pages'}
+        value={String(spec.pages)}
+        onChange={(pages) => onChoose({ pages: Number(pages) })}
+        options={PAGE_CHOICES.map((one) => [String(one), one === 0 ? 'As it fits' : String(one)] as const)}
+      />
+      {dialog === 'pick' && (
+        <PickCommands
+          view={given.view}
+          keymap={keymap}
+          picked={spec.picked}
+          onPick={(picked) => onChoose({ picked })}
+          onClose={() => setDialog(null)}
+        />
+      )}
+      {dialog === 'names' && (
+        <GroupNames
+          titles={groupTitles(request)}
+          names={spec.groupNames}
+          onName={(groupNames) => onChoose({ groupNames })}
+          onClose={() => setDialog(null)}
+        />
+      )}
+    </>
+  );
+}
+
+/** One of several, below each other. */
+function Choices<T extends string>({
+  label,
+  value,
+  options,
+  onChange,
+}: {
+  label: string;
+  value: T;
+  options: readonly (readonly [T, string])[];
+  onChange: (value: T) => void;
+}) {
+  return (
+    <fieldset className={styles.choices}>
+      <legend>{label}</legend>
+      {options.map(([one, words]) => (
+        <label key={one}>
+          <input type="radio" name={label} checked={one === value} onChange={() => onChange(one)} />
+          {words}
+        </label>
+      ))}
+    </fieldset>
+  );
+}
+
+/** Any of several. */
+function Ticks<T extends string>({
+  label,
+  all,
+  chosen,
+  onToggle,
+}: {
+  label: string;
+  all: readonly (readonly [T, string])[];
+  chosen: readonly T[];
+  onToggle: (one: T) => void;
+}) {
+  return (
+    <fieldset className={styles.choices}>
+      <legend>{label}</legend>
+      {all.map(([one, words]) => (
+        <label key={one}>
+          <input type="checkbox" checked={chosen.includes(one)} onChange={() => onToggle(one)} />
+          {words}
+        </label>
+      ))}
+    </fieldset>
+  );
+}
