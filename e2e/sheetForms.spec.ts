@@ -34,7 +34,7 @@ test('every form and paper comes out as a PDF with all its lines on its pages, a
   test.setTimeout(240_000);
   mkdirSync('.tmp', { recursive: true });
   let files = 0;
-  for (const form of ['desk', 'card', 'note', 'difference', 'reference'])
+  for (const form of ['desk', 'card', 'note', 'poster', 'difference', 'reference'])
     for (const paper of ['A4', 'Letter', 'A3'])
       for (const way of ['across', 'upright'])
         for (const notation of form === 'reference' ? ['windows'] : ['windows', 'symbols', 'both']) {
@@ -59,7 +59,7 @@ test('every form and paper comes out as a PDF with all its lines on its pages, a
           await open(page, `/sheets/tarnlight/sheet-retouching?${query}`);
           await expect(page.getByRole('img', { name: /^Page/ })).toHaveCount(pages.length);
         }
-  expect(files).toBe(78);
+  expect(files).toBe(96);
 });
 
 test('other files hold the same lines: web page, fragment, Markdown, CSV, workbook, SVG, PNG', async ({ page }) => {

@@ -1,14 +1,19 @@
+import { DEFAULT_KEYBOARD } from '../keyboard/usKeyboard';
+import { whereOf } from '../keyboard/where';
+import { layOutPoster } from './layOutPoster';
 import { layOutReference } from './layOutReference';
 import { layOutSheet } from './layOutSheet';
 import type { SheetContents, SheetLayout } from './sheet';
 import { type SheetRequest, sheetContents } from './sheetContents';
 
+function layOut(request: SheetRequest, contents: SheetContents, date: string): SheetLayout {
+  const { spec, where = whereOf(DEFAULT_KEYBOARD) } = request;
+  if (spec.form === 'reference') return layOutReference(request, spec, date);
+  return spec.form === 'poster' ? layOutPoster(request, where, date) : layOutSheet(contents, spec, date);
+}
+
 /** A sheet as it was chosen: what it says, and how that is set on paper. */
 export function makeSheet(request: SheetRequest, date: string): { contents: SheetContents; layout: SheetLayout } {
   const contents = sheetContents(request);
-  const layout =
-    request.spec.form === 'reference'
-      ? layOutReference(request, request.spec, date)
-      : layOutSheet(contents, request.spec, date);
-  return { contents, layout };
+  return { contents, layout: layOut(request, contents, date) };
 }

@@ -1,3 +1,4 @@
+import type { Where } from '../keyboard/where';
 import { draftOf } from '../keymap/draft';
 import { keymapOf } from '../keymap/keymap';
 import type { SheetsView } from '../view/views';
@@ -6,7 +7,7 @@ import type { SheetRequest } from './sheetContents';
 import type { SheetSpec } from './sheetSpec';
 
 /** What is wanted of a keymap as a sheet, for the preview and the files alike. */
-export function requestOf({ view, dressing, uses, bases }: SheetsView, spec: SheetSpec): SheetRequest {
+export function requestOf({ view, dressing, uses, bases }: SheetsView, spec: SheetSpec, where: Where): SheetRequest {
   const { keymap, factory } = draftOf(view);
   const base = bases.find((one) => one.slug === spec.base);
   return {
@@ -15,6 +16,7 @@ export function requestOf({ view, dressing, uses, bases }: SheetsView, spec: She
     keymap,
     factory,
     spec,
+    where,
     footer: view.draft.owner,
     marks: marksOf(dressing),
     uses: new Map(Object.entries(uses)),

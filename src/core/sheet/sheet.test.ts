@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { fromProgramFile, type ProgramFile } from '../file/programFile';
+import { whereOf } from '../keyboard/where';
 import { type Keymap, keymapOf } from '../keymap/keymap';
 import { DEFAULT_RULES, type Program } from '../program/program';
 import { INKS } from '../workspace/dressing';
@@ -10,7 +11,7 @@ import { layOutSheet } from './layOutSheet';
 import { makeSheet } from './makeSheet';
 import { runsOf, widthOf } from './measure';
 import type { Item, SheetContents, SheetLayout, SheetLine } from './sheet';
-import { type SheetRequest, sheetContents } from './sheetContents';
+import { chosenCommands, type SheetRequest, sheetContents } from './sheetContents';
 import {
   CARDS,
   DEFAULT_SHEET,
@@ -298,6 +299,38 @@ describe('a sheet', () => {
     expect(notes.some((note) => note === 'had no key')).toBe(true);
   });
 
+  it('draws the keyboard with its commands on a poster, each of them on its keys or on the lines after it', () => {
+    for (const { file } of programs)
+      for (const { name, keymap } of file.keymaps)
+        for (const layout of ['us', 'fr', 'de'])
+          for (const paper of ['A4', 'A3'] as const) {
+            const spec: SheetSpec = { ...DEFAULT_SHEET, form: 'poster', paper };
+            const where = whereOf({ shape: layout === 'us' ? 'ansi' : 'iso', size: 'full', layout });
+            const request = {
+              program: file.program,
+              keymapName: name,
+              keymap,
+              factory: file.factory,
+              footer: '',
+              spec,
+            };
+            const poster = makeSheet({ ...request, where }, '1 May 2026').layout;
+            expectOnPage(poster);
+            const words = squeeze(
+              poster.pages
+                .flatMap((page) =>
+                  page.blocks
+                    .filter((block) => block.role === 'line')
+                    .flatMap((block) => block.items.flatMap((item) => (item.kind === 'text' ? item.text : ''))),
+                )
+                .join(''),
+            );
+            const lost = chosenCommands({ ...request, where }).filter((one) => !words.includes(squeeze(one.name)));
+            expect(lost.map((one) => one.name)).toEqual([]);
+            expect(poster.size).toBeGreaterThanOrEqual(6.5);
+          }
+  });
+
   it('keeps to the pages wanted, with a warning where the type gets too small for paper', () => {
     const { program, factory, keymap } = retouching;
     const request: SheetRequest = { program, keymapName: 'k', keymap, factory, footer: '', spec: DEFAULT_SHEET };
@@ -322,7 +355,7 @@ describe('a sheet', () => {
     ({ file }) => {
       const { program, factory, keymaps } = file;
       for (const { name, keymap } of keymaps)
-        for (const form of FORMS)
+        for (const form of FORMS.filter((one) => one !== 'poster'))
           for (const paper of Object.keys(PAPERS) as (keyof typeof PAPERS)[])
             for (const way of WAYS)
               for (const notation of SHEET_NOTATIONS)

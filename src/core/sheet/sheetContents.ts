@@ -1,6 +1,7 @@
 import { MODIFIERS } from '../chord/chord';
 import { parseCanonical } from '../chord/parseChord';
 import { modifierLabel, type Notation, strokeCaps, writeChord } from '../chord/writeChord';
+import type { Where } from '../keyboard/where';
 import { type Binding, bindingsOf, type Keymap, sameKeys } from '../keymap/keymap';
 import { type Command, type CommandId, type Program, pathText } from '../program/program';
 import { turnArea } from '../program/turnArea';
@@ -20,6 +21,8 @@ export type SheetRequest = {
   readonly marks?: ReadonlyMap<CommandId, Ink>;
   /** How often a day each command is used, for the most used. */
   readonly uses?: ReadonlyMap<CommandId, number>;
+  /** The keyboard that a key poster draws; a usual one where none is named. */
+  readonly where?: Where;
   /** What a difference sheet compares with; the factory's where none is named. */
   readonly base?: { readonly name: string; readonly keymap: Keymap };
 };

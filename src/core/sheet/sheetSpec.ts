@@ -1,8 +1,8 @@
 import { NOTATIONS } from '../chord/writeChord';
 import type { CommandId, ContextId, Kind } from '../program/program';
 
-/** The forms of paper people keep: beside the desk, in a pocket, stuck to the screen, what changed, all there is. */
-export const FORMS = ['desk', 'card', 'note', 'difference', 'reference'] as const;
+/** The forms of paper people keep: beside the desk, in a pocket, stuck to the screen, the keys themselves, what changed, all there is. */
+export const FORMS = ['desk', 'card', 'note', 'poster', 'difference', 'reference'] as const;
 export type Form = (typeof FORMS)[number];
 
 /** Paper in points (1/72 inch), upright: ISO 216 A sizes and ANSI/ASME Y14.1 Letter. */

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { whereOf } from '../../core/keyboard/where';
 import { makeSheet } from '../../core/sheet/makeSheet';
 import type { Face } from '../../core/sheet/measure';
 import { requestOf } from '../../core/sheet/requestOf';
@@ -18,6 +19,7 @@ import { FACE_FILES } from '../sheets/fontFiles';
 import { writeSheetPdf } from '../sheets/writeSheetPdf';
 import { writeWorkbook } from '../sheets/writeWorkbook';
 import { loadKeymapView } from './screens';
+import { loadSettings } from './settings';
 import { loadRoom } from './workspaces';
 
 const now = (): string => new Date().toISOString();
@@ -56,7 +58,8 @@ export async function sheetFile(query: Readonly<Record<string, unknown>>): Promi
   const { program, keymap, date, as } = sheetFileQuery(query);
   const spec = sheetOptions(query);
   const given = await loadSheets(program, keymap);
-  const { contents, layout } = makeSheet(requestOf(given, spec), date);
+  const settings = await loadSettings();
+  const { contents, layout } = makeSheet(requestOf(given, spec, whereOf(settings, settings.desktop)), date);
   return { name: contents.title, ...(await written(as, contents, layout)) };
 }
 

@@ -43,6 +43,7 @@ const FORM_WORDS: Readonly<Record<Form, string>> = {
   desk: 'Desk sheet',
   card: 'Pocket cards',
   note: 'Sticky notes',
+  poster: 'Key poster',
   difference: 'What changed',
   reference: 'Whole reference',
 };
