@@ -1,5 +1,6 @@
 /** Takes the pictures in docs/screenshots/ from fresh demo data. */
-import { mkdirSync, rmSync } from 'node:fs';
+import { execFileSync } from 'node:child_process';
+import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { chromiumPath, launchArgs } from '../e2e/browser';
@@ -26,6 +27,12 @@ const switched = async (page: Page) => {
   await page.getByRole('button', { name: 'Undo' }).last().waitFor();
   await page.waitForTimeout(7500);
 };
+/** Sheets as PDF, of which the first page is kept as a picture. */
+const PAPERS: readonly (readonly [name: string, query: string])[] = [
+  ['pdf-desk', 'program=tarnlight&keymap=sheet-retouching&contents=all&notation=both&group=task&paper=A3'],
+  ['pdf-cards', 'program=tarnlight&keymap=sheet-retouching&contents=yours&form=card&fold=true&way=upright'],
+  ['pdf-poster', 'program=nibshore&keymap=my-painting-hand&contents=all&form=poster&paper=A3'],
+];
 const VIEWS: readonly (readonly [name: string, address: string, prepare?: (page: Page) => Promise<unknown>])[] = [
   ['shelf', '/shelf'],
   [
@@ -82,19 +89,17 @@ const VIEWS: readonly (readonly [name: string, address: string, prepare?: (page:
     },
   ],
   ['check', '/board/quillmoor/label-drawing/align-left?show=check', dialog],
-  [
-    'keyboard',
-    '/board/tarnlight/sheet-retouching/lift-stain?show=keyboard',
-    async (page: Page) => {
-      await dialog(page);
-      await page.getByLabel('Language layout').selectOption('fr');
-    },
-  ],
-  ['compare', '/shelf/compare/tarnlight?left=factory-keys&right=sheet-retouching'],
   ['allows', '/shelf/allows/quillmoor'],
   ['board-dim', '/board/nibshore/my-painting-hand/glaze', lamp('dim')],
-  ['sheet-yours', '/sheets/tarnlight/sheet-retouching?contents=yours'],
-  ['sheet-all-mac', '/sheets/quillmoor/label-drawing?contents=all&notation=symbols&paper=Letter&way=upright'],
+  ['sheets', '/sheets/tarnlight/sheet-retouching?contents=yours', (page: Page) => page.waitForTimeout(800)],
+  [
+    'change-list',
+    '/sheets/tarnlight/sheet-retouching/changes',
+    async (page: Page) => {
+      await page.getByRole('checkbox').first().check();
+      await page.getByRole('checkbox').nth(1).check();
+    },
+  ],
 ];
 try {
   await untilReady(port, server);
@@ -108,6 +113,13 @@ try {
     await page.waitForTimeout(400);
     await page.screenshot({ path: join(folder, `${name}.png`) });
     await page.close();
+    console.log(`docs/screenshots/${name}.png`);
+  }
+  for (const [name, query] of PAPERS) {
+    const answer = await fetch(`http://127.0.0.1:${port}/api/sheets?${query}&date=May`);
+    const pdf = join(root, `.tmp/${name}.pdf`);
+    writeFileSync(pdf, Buffer.from(await answer.arrayBuffer()));
+    execFileSync('pdftoppm', ['-r', '80', '-png', '-singlefile', pdf, join(folder, name)]);
     console.log(`docs/screenshots/${name}.png`);
   }
   await browser.close();
