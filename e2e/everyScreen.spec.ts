@@ -202,6 +202,11 @@ const SCREENS: readonly (readonly [name: string, address: string, prepare?: (pag
       await shown(page);
     },
   ],
+  [
+    'Sheets, several programs',
+    '/sheets/tarnlight/sheet-retouching?form=programs&programs=%5B%22nibshore%2Fmy-painting-hand%22%5D',
+    (page) => page.getByRole('img', { name: /^Page 1/ }).waitFor(),
+  ],
   ['Change list', '/sheets/tarnlight/sheet-retouching/changes'],
   ['Nothing here', '/board/tarnlight/no-such-keymap'],
 ];

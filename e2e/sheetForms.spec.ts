@@ -8,24 +8,51 @@ const tool = (name: string, ...args: string[]) => execFileSync(name, args, { enc
 const pdf = '.tmp/form.pdf';
 const KEPT = 'program=tarnlight&keymap=sheet-retouching&date=May';
 
+type Word = {
+  readonly left: number;
+  readonly top: number;
+  readonly right: number;
+  readonly bottom: number;
+  text: string;
+};
+
 /** The words of a PDF with their places on each page, by software that isn't ours. */
-function wordsOf(file: string): { page: number; wide: number; high: number; words: string[]; out: number }[] {
+function wordsOf(file: string): { wide: number; high: number; words: readonly Word[] }[] {
   return tool('pdftotext', '-bbox', file, '-')
     .split('<page ')
     .slice(1)
-    .map((text, page) => {
+    .map((text) => {
       const [, wide, high] = /width="([\d.]+)" height="([\d.]+)"/.exec(text) ?? [];
-      const words = [...text.matchAll(/xMin="([-\d.]+)" yMin="([-\d.]+)" xMax="([-\d.]+)" yMax="([-\d.]+)">([^<]*)</g)];
-      // A word's box reaches above and below its letters by the line's leading.
-      const out = words.filter(
-        ([, left, top, right, bottom]) =>
-          Number(left) < 0 ||
-          Number(top) < -3 ||
-          Number(right) > Number(wide) + 0.5 ||
-          Number(bottom) > Number(high) + 3,
-      ).length;
-      return { page, wide: Number(wide), high: Number(high), words: words.map((one) => one[5] ?? ''), out };
+      const words = [...text.matchAll(/xMin="([-\d.]+)" yMin="([-\d.]+)" xMax="([-\d.]+)" yMax="([-\d.]+)">([^<]*)</g)]
+        .map(([, left, top, right, bottom, word]): Word => {
+          // A word's box reaches above and below its letters by the line's leading.
+          const leading = 0.3 * (Number(bottom) - Number(top));
+          return {
+            left: Number(left),
+            top: Number(top) + leading,
+            right: Number(right),
+            bottom: Number(bottom) - leading,
+            text: (word ?? '').replace(/\u200B/g, ''),
+          };
+        })
+        .filter((one) => one.text.trim() !== '');
+      return { wide: Number(wide), high: Number(high), words };
     });
+}
+
+/** What lies outside its page or over another word. */
+function misplaced({ wide, high, words }: ReturnType<typeof wordsOf>[number]): string[] {
+  const outside = words.filter((one) => one.left < 0 || one.top < 0 || one.right > wide + 0.5 || one.bottom > high);
+  const sorted = [...words].sort((a, b) => a.top - b.top);
+  const over = sorted.flatMap((a, i) => {
+    const found: Word[] = [];
+    for (const b of sorted.slice(i + 1)) {
+      if (b.top >= a.bottom) break;
+      if (a.left < b.right - 0.5 && b.left < a.right - 0.5) found.push(b);
+    }
+    return found.map((b) => `${a.text} over ${b.text}`);
+  });
+  return [...outside.map((one) => `${one.text} outside`), ...over];
 }
 
 test('every form and paper comes out as a PDF with all its lines on its pages, as many as promised', async ({
@@ -46,9 +73,9 @@ test('every form and paper comes out as a PDF with all its lines on its pages, a
           const [a, b] = { A4: [595.28, 841.89], Letter: [612, 792], A3: [841.89, 1190.55] }[paper] as [number, number];
           for (const one of pages) {
             expect([one.wide, one.high].map(Math.round)).toEqual((way === 'across' ? [b, a] : [a, b]).map(Math.round));
-            expect(one.out).toBe(0);
+            expect([query, misplaced(one)]).toEqual([query, []]);
           }
-          const text = pages.flatMap((one) => one.words).join(' ');
+          const text = pages.flatMap((one) => one.words.map((word) => word.text)).join(' ');
           for (const name of ['Dust sweep', 'Stain mask', 'Merge down', 'Swap colors', 'Levels']) {
             const words = name.split(' ').map((one) => text.includes(one));
             expect([query, name, words]).toEqual([query, name, words.map(() => true)]);
@@ -90,6 +117,23 @@ test('other files hold the same lines: web page, fragment, Markdown, CSV, workbo
   const png = readFileSync(await (await download).path());
   expect(png.subarray(1, 4).toString()).toBe('PNG');
   expect(png.readUInt32BE(16)).toBe(Math.round(841.89 * 3));
+});
+
+test('several programs stand side by side, and only where their keys differ', async ({ page }) => {
+  await open(page, '/sheets/tarnlight/sheet-retouching');
+  await page.getByRole('radio', { name: 'Several programs' }).check();
+  const sheet = page.getByRole('img', { name: /^Page 1/ });
+  await expect(sheet).toContainText('Tarnlight, Nibshore, Quillmoor');
+  await expect(sheet).toContainText('Nibshore · My painting hand');
+  const all = Number(/(\d+) shortcuts/.exec((await page.getByRole('status').first().textContent()) ?? '')?.[1]);
+  await page.getByRole('checkbox', { name: 'Only where keys differ' }).check();
+  await expect(page.getByText('Only where keys differ').first()).toBeVisible();
+  await expect
+    .poll(async () => Number(/(\d+) shortcuts/.exec((await page.getByRole('status').first().textContent()) ?? '')?.[1]))
+    .toBeLessThan(all);
+  const query = new URL(page.url()).searchParams;
+  const csv = await page.request.get(`/api/sheets?${KEPT}&${query}&as=csv`);
+  expect((await csv.text()).split('\r\n')[0]).toContain('Nibshore · My painting hand,Quillmoor · Label drawing');
 });
 
 test('a sheet is picked by hand, named, kept with the keymap, and found again', async ({ page, request }) => {

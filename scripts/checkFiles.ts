@@ -41,7 +41,7 @@ for (const name of readdirSync(demo).filter((one) => one !== 'draft.json')) {
   );
   for (const { name: keymapName, keymap } of keymaps) {
     const slug = `${program.name}-${keymapName}`.replace(/\W+/g, '-').toLowerCase();
-    for (const form of FORMS) {
+    for (const form of FORMS.filter((one) => one !== 'programs')) {
       const spec = { ...DEFAULT_SHEET, form, notation: 'both' as const };
       const { contents, layout } = makeSheet({ program, keymapName, keymap, factory, footer: '', spec }, '1 May 2026');
       const pdf = at(`${slug}-${form}.pdf`);

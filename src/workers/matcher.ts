@@ -3,6 +3,7 @@ import { type Advisor, buildAdvisor } from '../core/advice/advisor';
 import { buildClashIndex, programFacts } from '../core/clash/clashIndex';
 import { type Agreement, agreement } from '../core/comparison/agreement';
 import { type OtherAction, otherActions } from '../core/comparison/otherActions';
+import { counterpartsOf, type Side } from '../core/counterpart/counterpartsOf';
 import type { Counterpart } from '../core/counterpart/findCounterparts';
 import type { Said } from '../core/counterpart/knownPairs';
 import type { Desktop } from '../core/desktop/desktopKeys';
@@ -18,7 +19,6 @@ import type { Derivation, MatchPlan } from '../core/transfer/matchPlan';
 import { transfer } from '../core/transfer/transfer';
 import type { CommandPair, Transfer, TransferTask } from '../core/transfer/transferTypes';
 import { translateKeys } from '../core/transfer/translateKeys';
-import { counterpartsOf, type Side } from './counterpartsOf';
 import { nowAndThen } from './nowAndThen';
 
 /** What is matched, and for whom: told once, and again when it changes. */

@@ -3,7 +3,7 @@ import { balanceColumns, type Flowing, flowColumns, type Placed, pagesOf } from 
 import { impose } from './impose';
 import { canSet, widthOf } from './measure';
 import { HARD_TO_READ, type PageBox, type PageSpec, pageBox } from './pageBox';
-import { breakLine, lineBlock, rowsHeight, type SetLine, shorten, text } from './setLine';
+import { breakLine, columnsAt, lineBlock, rowsHeight, type SetLine, shorten, text } from './setLine';
 import type { Block, Item, Page, SheetContents, SheetLayout } from './sheet';
 
 // In multiples of the type size.
@@ -133,12 +133,15 @@ function assemble(contents: SheetContents, box: PageBox, fit: Fit, date: string)
     pages[page]?.push(
       one.set
         ? lineBlock(one.set, x, top, columnWidth, size, one.height)
-        : headingBlock(one.title, again, x, top, columnWidth, size),
+        : headingBlock(one.title, again, x, top, columnWidth, size, contents.heads ?? []),
     );
   }
   const letters = [
     contents.title,
-    ...contents.groups.flatMap((g) => [g.title, ...g.lines.flatMap((l) => [l.name, ...l.keys.flat()])]),
+    ...contents.groups.flatMap((g) => [
+      g.title,
+      ...g.lines.flatMap((l) => [l.name, ...l.keys.flat(), ...(l.columns ?? []).flat(2)]),
+    ]),
   ];
   const missing = letters.filter((one) => !canSet(one, 'words')).length;
   return {
@@ -197,13 +200,34 @@ function head(contents: SheetContents, box: PageBox, page: number): Block[] {
   return notes.length > 0 ? [title, { role: 'note', items: notes }] : [title];
 }
 
-function headingBlock(title: string, again: boolean, x: number, top: number, width: number, size: number): Block {
-  const words = shorten(again ? `${title} (continued)` : title, 'bold', size * 1.05, width);
+function headingBlock(
+  title: string,
+  again: boolean,
+  x: number,
+  top: number,
+  width: number,
+  size: number,
+  heads: readonly string[],
+): Block {
+  const at = columnsAt(heads.length);
+  const room = heads.length === 0 ? width : width * (at[0] ?? 1) - size;
+  const words = shorten(again ? `${title} (continued)` : title, 'bold', size * 1.05, room);
+  const each = heads.length === 0 ? 0 : (width * (1 - (at[0] ?? 0))) / heads.length - size * 0.6;
   return {
     role: 'heading',
     ...(again ? {} : { begins: title }),
     items: [
       ...text(words, 'bold', size * 1.05, x, top + size * 1.35),
+      ...heads.flatMap((head, i) =>
+        text(
+          shorten(head, 'words', size * 0.9, each),
+          'words',
+          size * 0.9,
+          x + width * (at[i] ?? 0),
+          top + size * 1.35,
+          true,
+        ),
+      ),
       { kind: 'rule', x, y: top + size * 1.95, width, weight: 1.2 },
     ],
   };

@@ -5,6 +5,7 @@ import { layOutReference } from './layOutReference';
 import { layOutSheet } from './layOutSheet';
 import type { SheetContents, SheetLayout } from './sheet';
 import { type SheetRequest, sheetContents } from './sheetContents';
+import { sideBySideContents } from './sideBySide';
 
 function layOut(request: SheetRequest, contents: SheetContents, date: string): SheetLayout {
   const { spec, where = whereOf(DEFAULT_KEYBOARD) } = request;
@@ -14,6 +15,10 @@ function layOut(request: SheetRequest, contents: SheetContents, date: string): S
 
 /** A sheet as it was chosen: what it says, and how that is set on paper. */
 export function makeSheet(request: SheetRequest, date: string): { contents: SheetContents; layout: SheetLayout } {
-  const contents = sheetContents(request);
+  const { spec, sideBySide } = request;
+  const contents =
+    spec.form === 'programs'
+      ? sideBySideContents(request, sideBySide ?? { heads: [], rows: [] })
+      : sheetContents(request);
   return { contents, layout: layOut(request, contents, date) };
 }

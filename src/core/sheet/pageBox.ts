@@ -51,7 +51,7 @@ export function pageBox({ form, paper, way, card, note, fold }: PageSpec): PageB
     title: 18,
     notes: 9,
     footer: true,
-    columns: { least: 1, most: Math.max(1, Math.round(width / 205)) },
+    columns: { least: 1, most: form === 'programs' ? 1 : Math.max(1, Math.round(width / 205)) },
     gutter: 2.6,
     fold: false,
     largest: paper === 'A3' ? 13 : 11,

@@ -5,9 +5,15 @@ import type { SheetsView } from '../view/views';
 import { marksOf } from '../workspace/dressing';
 import type { SheetRequest } from './sheetContents';
 import type { SheetSpec } from './sheetSpec';
+import type { SideBySide } from './sideBySide';
 
 /** What is wanted of a keymap as a sheet, for the preview and the files alike. */
-export function requestOf({ view, dressing, uses, bases }: SheetsView, spec: SheetSpec, where: Where): SheetRequest {
+export function requestOf(
+  { view, dressing, uses, bases }: SheetsView,
+  spec: SheetSpec,
+  where: Where,
+  sideBySide?: SideBySide,
+): SheetRequest {
   const { keymap, factory } = draftOf(view);
   const base = bases.find((one) => one.slug === spec.base);
   return {
@@ -17,6 +23,7 @@ export function requestOf({ view, dressing, uses, bases }: SheetsView, spec: She
     factory,
     spec,
     where,
+    ...(sideBySide ? { sideBySide } : {}),
     footer: view.draft.owner,
     marks: marksOf(dressing),
     uses: new Map(Object.entries(uses)),

@@ -29,7 +29,19 @@ export type SetLine = {
   /** Whether the keys stand below the name, and how much they are made smaller where even that is too narrow. */
   readonly below: boolean;
   readonly shrink: number;
+  /** Keys in several programs: the rows of each, and how much they are made smaller. */
+  readonly columns: readonly { readonly rows: KeyRows; readonly shrink: number }[];
 };
+type KeyRows = readonly (readonly (readonly string[])[])[];
+
+/** The part of a line's width that its name has beside keys in several programs. */
+const NAME_PART = 0.3;
+
+/** Where the columns of several programs begin, as parts of a line's width. */
+export function columnsAt(count: number): readonly number[] {
+  return Array.from({ length: count }, (_, i) => NAME_PART + (i * (1 - NAME_PART)) / count);
+}
+
 function capWidth(cap: string): number {
   return Math.max(widthOf(cap, 'keys') * CAP_SIZE + 2 * CAP_PAD, CAP_HEIGHT * 0.95);
 }
@@ -44,6 +56,7 @@ function keyRowWidth(row: readonly (readonly string[])[]): number {
 
 /** Breaks a line to the width of its column, in multiples of the type size. */
 export function breakLine(line: SheetLine, width: number): SetLine {
+  if (line.columns) return breakColumns(line, line.columns, width);
   const keyRows = [...rowsOf(line.keys, width), ...rowsOf(line.again ?? [], width)];
   const keysWide = Math.max(0, ...keyRows.map(keyRowWidth));
   const indent = indentOf(line);
@@ -52,7 +65,25 @@ export function breakLine(line: SheetLine, width: number): SetLine {
   const below = keysWide > 0 && room < NARROWEST_NAME;
   const name = wrapText(line.name, face, below ? width - indent : room);
   const notes = (line.notes ?? []).flatMap((note) => wrapText(note, 'words', (width - indent) / NOTE_SIZE));
-  return { line, name, keyRows, notes, below, shrink: Math.min(1, width / Math.max(keysWide, 1e-9)) };
+  const shrink = Math.min(1, width / Math.max(keysWide, 1e-9));
+  return { line, name, keyRows, notes, below, shrink, columns: [] };
+}
+
+function breakColumns(line: SheetLine, columns: NonNullable<SheetLine['columns']>, width: number): SetLine {
+  const room = width * NAME_PART - indentOf(line) - 0.6;
+  const each = (width * (1 - NAME_PART)) / columns.length - 0.6;
+  return {
+    line,
+    name: wrapText(line.name, line.changed ? 'bold' : 'words', room),
+    keyRows: [],
+    notes: (line.notes ?? []).flatMap((note) => wrapText(note, 'words', room / NOTE_SIZE)),
+    below: false,
+    shrink: 1,
+    columns: columns.map((keys) => {
+      const rows = rowsOf(keys, each / 0.6);
+      return { rows, shrink: Math.min(1, each / Math.max(1e-9, ...rows.map(keyRowWidth))) };
+    }),
+  };
 }
 
 /** Keys in rows of as many as go beside a name. */
@@ -77,6 +108,11 @@ function keysTop({ name, below }: SetLine): number {
 }
 
 function rowsTall(set: SetLine): number {
+  if (set.columns.length > 0)
+    return Math.max(
+      ROW + (set.name.length - 1) * NAME_LEADING,
+      ...set.columns.map((one) => Math.max(1, one.rows.length) * ROW),
+    );
   return keysTop(set) + Math.max(1, set.keyRows.length) * ROW;
 }
 function notesTall({ notes }: SetLine): number {
@@ -115,6 +151,27 @@ export function shorten(value: string, face: MainFace, size: number, width: numb
   return `${letters.join('').trimEnd()}…`;
 }
 
+/** Keys beside each other from x, in a row whose top is y. @param small the size of what is on and between the caps. */
+function keyRow(row: KeyRows[number], x: number, y: number, size: number, small: number): Item[] {
+  const items: Item[] = [];
+  let at = x;
+  row.forEach((caps, i) => {
+    if (i > 0) {
+      items.push(...text('or', 'words', small, at + OR_GAP * small, y + size * BASELINE, true));
+      at += (2 * OR_GAP + widthOf('or', 'words')) * small;
+    }
+    caps.forEach((cap, c) => {
+      const wide = capWidth(cap) * small;
+      if (c > 0) at += CAP_GAP * small;
+      items.push({ kind: 'cap', x: at, y: y + size * 0.24, width: wide, height: CAP_HEIGHT * size });
+      const inner = widthOf(cap, 'keys') * CAP_SIZE * small;
+      items.push(...text(cap, 'keys', small * CAP_SIZE, at + (wide - inner) / 2, y + size * BASELINE));
+      at += wide;
+    });
+  });
+  return items;
+}
+
 /** Draws a line at its place; lengths in points. */
 export function lineBlock(set: SetLine, x: number, top: number, width: number, size: number, height: number): Block {
   const items: Item[] = [];
@@ -132,21 +189,13 @@ export function lineBlock(set: SetLine, x: number, top: number, width: number, s
   });
   const small = size * set.shrink;
   set.keyRows.forEach((row, r) => {
-    let at = x + width - keyRowWidth(row) * small;
-    const y = top + (keysTop(set) + r * ROW) * size;
-    row.forEach((caps, i) => {
-      if (i > 0) {
-        items.push(...text('or', 'words', small, at + OR_GAP * small, y + size * BASELINE, true));
-        at += (2 * OR_GAP + widthOf('or', 'words')) * small;
-      }
-      caps.forEach((cap, c) => {
-        const wide = capWidth(cap) * small;
-        if (c > 0) at += CAP_GAP * small;
-        items.push({ kind: 'cap', x: at, y: y + size * 0.24, width: wide, height: CAP_HEIGHT * size });
-        const inner = widthOf(cap, 'keys') * CAP_SIZE * small;
-        items.push(...text(cap, 'keys', small * CAP_SIZE, at + (wide - inner) / 2, y + size * BASELINE));
-        at += wide;
-      });
+    const left = x + width - keyRowWidth(row) * small;
+    items.push(...keyRow(row, left, top + (keysTop(set) + r * ROW) * size, size, small));
+  });
+  const at = columnsAt(set.columns.length);
+  set.columns.forEach(({ rows, shrink }, c) => {
+    rows.forEach((row, r) => {
+      items.push(...keyRow(row, x + width * (at[c] ?? 0), top + r * ROW * size, size, size * shrink));
     });
   });
   set.notes.forEach((line, i) => {

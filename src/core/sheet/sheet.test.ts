@@ -2,9 +2,11 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { conceptTable } from '../comparison/conceptTable';
+import { pairsBetween } from '../comparison/pairsBetween';
 import { fromProgramFile, type ProgramFile } from '../file/programFile';
 import { whereOf } from '../keyboard/where';
-import { type Keymap, keymapOf } from '../keymap/keymap';
+import { type Keymap, keymapOf, rowsOf } from '../keymap/keymap';
 import { DEFAULT_RULES, type Program } from '../program/program';
 import { INKS } from '../workspace/dressing';
 import { layOutSheet } from './layOutSheet';
@@ -24,7 +26,9 @@ import {
   type SheetSpec,
   WAYS,
 } from './sheetSpec';
+import { sideBySide } from './sideBySide';
 import { wrapText } from './wrapText';
+import { sheetRows } from './writeText';
 
 const cap = fc.constantFrom(
   'Ctrl',
@@ -331,6 +335,47 @@ describe('a sheet', () => {
           }
   });
 
+  it('sets several programs side by side, what at least two of them do once, each with its own keys', () => {
+    const sides = programs.map(({ name, file }) => ({
+      slug: name,
+      program: file.program,
+      factory: rowsOf(file.factory),
+    }));
+    const table = conceptTable(
+      sides.map((one) => one.program.commands),
+      pairsBetween(sides, {}, []),
+    );
+    const columns = programs.map(({ name, file }) => ({
+      head: `${name} · mine`,
+      keymap: file.keymaps[0]?.keymap ?? file.factory,
+    }));
+    const rows = sideBySide(columns, table);
+    expect(rows.rows.length).toBeGreaterThan(60);
+    for (const one of rows.rows) expect(one.keys.filter((keys) => keys.length > 0).length).toBeGreaterThan(0);
+    const { program, factory, keymap } = retouching;
+    for (const differ of [false, true])
+      for (const paper of ['A4', 'A3'] as const)
+        for (const group of ['menu', 'task'] as const) {
+          const spec: SheetSpec = { ...DEFAULT_SHEET, form: 'programs', paper, group, differ };
+          const request: SheetRequest = {
+            program,
+            keymapName: 'k',
+            keymap,
+            factory,
+            footer: '',
+            spec,
+            sideBySide: rows,
+          };
+          const { contents, layout } = makeSheet(request, '');
+          const names = contents.groups.flatMap((one) => one.lines.map((line) => line.name));
+          if (differ) expect(names.length).toBeLessThan(rows.rows.length);
+          else expect(names).toHaveLength(rows.rows.length);
+          expect(namesOn(layout).sort()).toEqual(names.map(squeeze).sort());
+          expectOnPage(layout);
+          expect(sheetRows(contents)[0]).toHaveLength(3 + programs.length);
+        }
+  });
+
   it('keeps to the pages wanted, with a warning where the type gets too small for paper', () => {
     const { program, factory, keymap } = retouching;
     const request: SheetRequest = { program, keymapName: 'k', keymap, factory, footer: '', spec: DEFAULT_SHEET };
@@ -355,7 +400,7 @@ describe('a sheet', () => {
     ({ file }) => {
       const { program, factory, keymaps } = file;
       for (const { name, keymap } of keymaps)
-        for (const form of FORMS.filter((one) => one !== 'poster'))
+        for (const form of FORMS.filter((one) => one !== 'poster' && one !== 'programs'))
           for (const paper of Object.keys(PAPERS) as (keyof typeof PAPERS)[])
             for (const way of WAYS)
               for (const notation of SHEET_NOTATIONS)

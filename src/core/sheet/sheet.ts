@@ -8,6 +8,8 @@ export type SheetLine = {
   readonly keys: readonly (readonly string[])[];
   /** The same keys in a second notation, set below. */
   readonly again?: readonly (readonly string[])[];
+  /** Keys in several programs, one list each, instead of `keys`. */
+  readonly columns?: readonly (readonly (readonly string[])[])[];
   /** Soft words below the name: a memory hook, where it lives, what it had. */
   readonly notes?: readonly string[];
   /** Whether it differs from the factory keys. */
@@ -20,6 +22,8 @@ export type SheetContents = {
   readonly title: string;
   readonly notes: readonly string[];
   readonly groups: readonly SheetGroup[];
+  /** The heads of the columns, where lines have keys in several programs. */
+  readonly heads?: readonly string[];
   readonly footer: string;
 };
 

@@ -8,6 +8,7 @@ import { turnArea } from '../program/turnArea';
 import type { Ink } from '../workspace/dressing';
 import type { SheetContents, SheetGroup, SheetLine } from './sheet';
 import type { SheetNotation, SheetSpec } from './sheetSpec';
+import type { SideBySide } from './sideBySide';
 import { TASK_ORDER, taskOf } from './tasks';
 
 export type SheetRequest = {
@@ -23,6 +24,8 @@ export type SheetRequest = {
   readonly uses?: ReadonlyMap<CommandId, number>;
   /** The keyboard that a key poster draws; a usual one where none is named. */
   readonly where?: Where;
+  /** What a sheet of several programs shows. */
+  readonly sideBySide?: SideBySide;
   /** What a difference sheet compares with; the factory's where none is named. */
   readonly base?: { readonly name: string; readonly keymap: Keymap };
 };

@@ -2,7 +2,7 @@ import { NOTATIONS } from '../chord/writeChord';
 import type { CommandId, ContextId, Kind } from '../program/program';
 
 /** The forms of paper people keep: beside the desk, in a pocket, stuck to the screen, the keys themselves, what changed, all there is. */
-export const FORMS = ['desk', 'card', 'note', 'poster', 'difference', 'reference'] as const;
+export const FORMS = ['desk', 'card', 'note', 'poster', 'difference', 'programs', 'reference'] as const;
 export type Form = (typeof FORMS)[number];
 
 /** Paper in points (1/72 inch), upright: ISO 216 A sizes and ANSI/ASME Y14.1 Letter. */
@@ -71,7 +71,11 @@ export type SheetSpec = {
   readonly pages: number;
   /** The address of the keymap that a difference sheet compares with; empty for the factory's. */
   readonly base: string;
+  /** The other keymaps of a sheet of several programs, each as `program/keymap`; and whether only keys that differ count. */
+  readonly programs: readonly string[];
+  readonly differ: boolean;
 };
+export const MOST_PROGRAMS = 4;
 export const MOST_PAGES = 60;
 
 export const DEFAULT_SHEET: SheetSpec = {
@@ -95,4 +99,6 @@ export const DEFAULT_SHEET: SheetSpec = {
   fold: false,
   pages: 0,
   base: '',
+  programs: [],
+  differ: false,
 };

@@ -5,7 +5,7 @@ import type { SheetContents, SheetLine } from './sheet';
 const safe = (text: string): string => text.replace(/[&<>"']/g, (one) => `&#${one.charCodeAt(0)};`);
 
 /** A sheet as a fragment of a web page: what can be pasted into a post or a mail, without style sheets or scripts. */
-export function writeFragment({ title, notes, groups }: SheetContents): string {
+export function writeFragment({ title, notes, groups, heads }: SheetContents): string {
   const said = notes.map((one) => one.replace(/^● ?/, '')).join(' · ');
   return [
     `<h1>${safe(title)}</h1>`,
@@ -13,7 +13,8 @@ export function writeFragment({ title, notes, groups }: SheetContents): string {
     ...groups.flatMap((group) => [
       `<h2>${safe(group.title)}</h2>`,
       '<table>',
-      ...group.lines.map((line) => `<tr><td>${nameOf(line)}</td><td>${keysOf(line)}</td></tr>`),
+      ...(heads ? [`<tr><th></th>${heads.map((one) => `<th>${safe(one)}</th>`).join('')}</tr>`] : []),
+      ...group.lines.map((line) => `<tr><td>${nameOf(line)}</td>${cellsOf(line)}</tr>`),
       '</table>',
     ]),
     '',
@@ -28,7 +29,12 @@ function nameOf({ name, changed, mark, notes }: SheetLine): string {
   return `${shape}${own}${(notes ?? []).map((one) => `<br><small>${safe(one)}</small>`).join('')}`;
 }
 
-function keysOf({ keys, again = [] }: SheetLine): string {
+function cellsOf(line: SheetLine): string {
+  const columns = line.columns?.map((keys) => keysOf({ keys })) ?? [keysOf(line)];
+  return columns.map((one) => `<td>${one}</td>`).join('');
+}
+
+function keysOf({ keys, again = [] }: Pick<SheetLine, 'keys' | 'again'>): string {
   const chord = (caps: readonly string[]): string =>
     caps.map((one) => (one === 'hold' || one === 'then' ? ` ${one} ` : `<kbd>${safe(one)}</kbd>`)).join('');
   return [...keys, ...again].map(chord).join(' or ');
@@ -37,7 +43,7 @@ function keysOf({ keys, again = [] }: SheetLine): string {
 const STYLE = `body{font:15px/1.45 system-ui,sans-serif;max-width:72rem;margin:2rem auto;padding:0 1rem;color:#161616;background:#fff}
 main{columns:22rem;column-gap:2.5rem}h1{font-size:1.5rem;margin:0 0 .3rem}h2{font-size:1.05rem;margin:1.2rem 0 .3rem;border-bottom:2px solid;break-after:avoid}
 table{width:100%;border-collapse:collapse}tr{break-inside:avoid;border-bottom:1px solid #ccc}td{padding:.28rem 0;vertical-align:top}td+td{text-align:right;white-space:nowrap;padding-left:1rem}
-kbd{font:.85em ui-monospace,monospace;border:1px solid #767676;border-radius:4px;padding:.1em .4em;margin-left:.2em}small{color:#555}
+kbd{font:.85em ui-monospace,monospace;border:1px solid #767676;border-radius:4px;padding:.1em .4em;margin-left:.2em}small{color:#555}th{text-align:left;font-weight:400;color:#555;padding-left:1rem}
 @media print{body{margin:0;max-width:none}}`;
 
 /** A sheet as one file that any browser shows, offline, and prints. */

@@ -6,6 +6,13 @@ export function keysText({ keys, again = [] }: Pick<SheetLine, 'keys' | 'again'>
   return [...keys, ...again].map(capsText).join(' or ');
 }
 
+/** The keys of a line, one text a column: one, or one for each of several programs. */
+function columnTexts({ keys, again, columns }: SheetLine): readonly string[] {
+  return columns ? columns.map((one) => keysText({ keys: one })) : [keysText({ keys, ...(again ? { again } : {}) })];
+}
+/** The heads of the columns of keys. */
+const keyHeads = ({ heads }: SheetContents): readonly string[] => heads ?? ['Keys'];
+
 function capsText(caps: readonly string[]): string {
   const held = caps.at(-1) === 'hold';
   const own = held ? caps.slice(0, -1) : caps;
@@ -18,14 +25,19 @@ function capsText(caps: readonly string[]): string {
 }
 
 /** A sheet as Markdown: a heading a group, a table of names and keys. */
-export function writeMarkdown({ title, notes, groups }: SheetContents): string {
+export function writeMarkdown(contents: SheetContents): string {
+  const { title, notes, groups } = contents;
+  const heads = keyHeads(contents);
   const cell = (text: string): string => text.replace(/[\\`*_[\]<>|]/g, (one) => `\\${one}`).replace(/\n/g, ' ');
   const parts = groups.map(({ title: group, lines }) => {
     const rows = lines.map((line) => {
       const more = line.notes?.length ? ` (${line.notes.join('; ')})` : '';
-      return `| ${cell(`${line.name}${more}`)} | ${[...line.keys, ...(line.again ?? [])].map((one) => code(capsText(one))).join(' or ')} |`;
+      const columns = line.columns ?? [[...line.keys, ...(line.again ?? [])]];
+      const keys = columns.map((one) => one.map((caps) => code(capsText(caps))).join(' or '));
+      return `| ${[cell(`${line.name}${more}`), ...keys].join(' | ')} |`;
     });
-    return [`## ${cell(group)}`, '', '| Command | Keys |', '| --- | --- |', ...rows].join('\n');
+    const head = `| ${['Command', ...heads.map(cell)].join(' | ')} |`;
+    return [`## ${cell(group)}`, '', head, `| --- |${' --- |'.repeat(heads.length)}`, ...rows].join('\n');
   });
   return `${[`# ${cell(title)}`, notes.map((one) => cell(one.replace(/^● ?/, ''))).join(' · '), ...parts].join('\n\n')}\n`;
 }
@@ -36,18 +48,22 @@ function code(text: string): string {
   return safe.includes('`') ? `\`\` ${safe} \`\`` : `\`${safe}\``;
 }
 
-/** The rows of a sheet as a table: group, command, keys, notes. */
-export function sheetRows({ groups }: SheetContents): readonly (readonly [string, string, string, string])[] {
+/** The rows of a sheet as a table: group, command, keys in each program, notes. */
+export function sheetRows({ groups }: SheetContents): readonly (readonly string[])[] {
   return groups.flatMap((group) =>
-    group.lines.map((line) => [group.title, line.name, keysText(line), (line.notes ?? []).join('; ')] as const),
+    group.lines.map((line) => [group.title, line.name, ...columnTexts(line), (line.notes ?? []).join('; ')]),
   );
 }
-export const ROW_HEADS = ['Group', 'Command', 'Keys', 'Notes'] as const;
+
+/** The heads of those rows. */
+export function rowHeads(contents: SheetContents): readonly string[] {
+  return ['Group', 'Command', ...keyHeads(contents), 'Notes'];
+}
 
 /**
  * A sheet as separated text (RFC 4180). What starts like a formula gets an apostrophe before it, so that a spreadsheet
  * takes it for text.
  */
 export function writeCsv(contents: SheetContents): string {
-  return `${Papa.unparse({ fields: [...ROW_HEADS], data: sheetRows(contents).map((one) => [...one]) }, { escapeFormulae: true, newline: '\r\n' })}\r\n`;
+  return `${Papa.unparse({ fields: [...rowHeads(contents)], data: sheetRows(contents).map((one) => [...one]) }, { escapeFormulae: true, newline: '\r\n' })}\r\n`;
 }

@@ -9,6 +9,7 @@ import {
   FORMS,
   GROUPINGS,
   MOST_PAGES,
+  MOST_PROGRAMS,
   NOTES,
   ORDERS,
   PAPERS,
@@ -47,6 +48,8 @@ const choices: Readonly<Record<keyof SheetSpec, Joi.Schema>> = {
   fold: Joi.boolean(),
   pages: Joi.number().integer().min(0).max(MOST_PAGES),
   base: Joi.string().max(200).allow(''),
+  programs: some(Joi.string().max(400)).max(MOST_PROGRAMS),
+  differ: Joi.boolean(),
 };
 
 /** The choices of a sheet from an address; what is unknown or missing there falls back to the usual. */
@@ -91,4 +94,16 @@ export const sheetFileQuery = (query: unknown) =>
     }).unknown(),
     query,
     'This sheet',
+  );
+
+/** Which keymaps are wanted side by side: one, and others as `program/keymap`. */
+export const sideBySideQuery = (query: unknown) =>
+  check<{ program: string; keymap: string; programs: string }>(
+    Joi.object({
+      program: Joi.string().required(),
+      keymap: Joi.string().required(),
+      programs: Joi.string().max(2000).allow('').default(''),
+    }),
+    query,
+    'This table',
   );

@@ -1,47 +1,40 @@
 import type { Block } from '../../core/sheet/sheet';
 import { FACE_FILES } from './fontFiles';
 import { plainFont } from './plainFont';
+import type { Placed, TextPen } from './plainText';
 
-/** Draws a row of glyphs that nobody sees and that read as nothing, from x over a width, with the baseline at y. */
-export type Fill = (x: number, y: number, width: number, size: number) => void;
+/** A row of glyphs that nobody sees and that read as nothing, from x over a width, with the baseline at y. */
+export type Fill = (x: number, y: number, width: number, size: number) => Placed;
 
 const GLYPH = '←';
 const ZERO_WIDTH_SPACE = 0x200b;
-
-type EmbeddedFont = {
-  encode: (text: string) => [string[], { advanceWidth: number }[]];
-  unicode: number[][];
-};
 
 /**
  * The unseen fill of a document. Text taken out of a PDF by place alone (as pdftotext does) goes across columns whose
  * rows are level, since it takes them for a table; rows of unseen text between the lines make one block of a column.
  */
-export function unseenFill(document: PDFKit.PDFDocument): Fill {
+export function unseenFill(document: PDFKit.PDFDocument, pen: TextPen): Fill {
   document.registerFont('fill', plainFont(FACE_FILES.symbolsMore));
-  const font = (document.font('fill') as unknown as { _font: EmbeddedFont })._font;
+  const font = pen.font('fill');
   const [[code], [position]] = font.encode(GLYPH);
   font.unicode[Number.parseInt(code ?? '0', 16)] = [ZERO_WIDTH_SPACE];
   const advance = (position?.advanceWidth ?? 1000) / 1000;
   return (x, y, width, size) => {
     const glyphs = Math.max(1, Math.floor(width / (advance * size)));
-    // Text rendering mode 3: neither filled nor stroked (ISO 32000, 9.3.6).
-    document.addContent('3 Tr');
-    const options = { lineBreak: false, baseline: 'alphabetic' } as unknown as PDFKit.Mixins.TextOptions;
-    document.font('fill', size).text(GLYPH.repeat(glyphs), x, y, options);
-    document.addContent('0 Tr');
+    return { face: 'fill', size, x, y, text: GLYPH.repeat(glyphs), gray: 0 };
   };
 }
 
 /** Ties a line or heading to what stands below and above it in its column: no two baselines there are further than 1.4 em. */
-export function tieColumn(block: Block, size: number, fill: Fill): void {
+export function tieColumn(block: Block, size: number, fill: Fill): Placed[] {
   const rule = block.items.find((item) => item.kind === 'rule');
-  if (rule?.kind !== 'rule') return;
+  if (rule?.kind !== 'rule') return [];
   // Below a heading the fill spans the column, which gives the block its width; below a line one glyph is enough.
-  if (block.role === 'heading') fill(rule.x, rule.y - 1.85 * size, size, size);
-  fill(rule.x, rule.y + 0.35 * size, block.role === 'heading' ? rule.width : size, size);
+  const fills = [fill(rule.x, rule.y + 0.35 * size, block.role === 'heading' ? rule.width : size, size)];
+  if (block.role === 'heading') fills.unshift(fill(rule.x, rule.y - 1.85 * size, size, size));
   // A hyphen at the end of a line is dropped as hyphenation, so the hyphen key is not left there.
   const last = block.items.findLast((item) => item.kind === 'text');
   if (last?.kind === 'text' && last.text.endsWith('-'))
-    fill(last.x + last.width + last.size * 0.1, last.y, last.size, last.size);
+    fills.push(fill(last.x + last.width + last.size * 0.1, last.y, last.size, last.size));
+  return fills;
 }

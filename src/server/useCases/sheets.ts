@@ -1,10 +1,15 @@
 import { readFileSync } from 'node:fs';
+import { conceptTable } from '../../core/comparison/conceptTable';
+import { pairsBetween } from '../../core/comparison/pairsBetween';
 import { whereOf } from '../../core/keyboard/where';
+import { draftOf } from '../../core/keymap/draft';
+import { EMPTY_KEYMAP, rowsOf } from '../../core/keymap/keymap';
 import { makeSheet } from '../../core/sheet/makeSheet';
 import type { Face } from '../../core/sheet/measure';
 import { requestOf } from '../../core/sheet/requestOf';
 import type { SheetContents, SheetLayout } from '../../core/sheet/sheet';
-import type { SheetSpec } from '../../core/sheet/sheetSpec';
+import { MOST_PROGRAMS, type SheetSpec } from '../../core/sheet/sheetSpec';
+import { type SideBySide, sideBySide } from '../../core/sheet/sideBySide';
 import { writeFragment, writePage } from '../../core/sheet/writeHtml';
 import { facesOf, writeSvg } from '../../core/sheet/writeSvg';
 import { writeCsv, writeMarkdown } from '../../core/sheet/writeText';
@@ -12,6 +17,7 @@ import type { KeptSheet, SheetsView } from '../../core/view/views';
 import { inTransaction } from '../database';
 import { loadUses } from '../repositories/advice';
 import { keymapById, listKeymaps } from '../repositories/keymaps';
+import { loadSaid } from '../repositories/match';
 import { findProgram } from '../repositories/programs';
 import { insertSheet, listSheets, sheetById, updateSheet } from '../repositories/sheets';
 import { type FileKind, sheetFileQuery, sheetOptions } from '../schemas/sheets';
@@ -23,6 +29,33 @@ import { loadSettings } from './settings';
 import { loadRoom } from './workspaces';
 
 const now = (): string => new Date().toISOString();
+
+/** What a keymap and others, each as `program/keymap`, have in common. @throws Problem when one of them is not there. */
+export async function loadSideBySide(program: string, keymap: string, others: readonly string[]): Promise<SideBySide> {
+  const wanted = [`${program}/${keymap}`, ...others.filter((one) => one !== `${program}/${keymap}`)];
+  const views = await Promise.all(
+    wanted.slice(0, MOST_PROGRAMS + 1).map((one) => {
+      const [slug = '', ...rest] = one.split('/');
+      return loadKeymapView(slug, rest.join('/'));
+    }),
+  );
+  const drafts = views.map(draftOf);
+  const sides = views.map((view, i) => ({
+    slug: view.programSlug,
+    program: view.program,
+    factory: rowsOf(drafts[i]?.factory ?? EMPTY_KEYMAP),
+  }));
+  const names = Object.fromEntries(views.map((one) => [one.programSlug, one.program.name]));
+  const table = conceptTable(
+    views.map((one) => one.program.commands),
+    pairsBetween(sides, names, await loadSaid()),
+  );
+  const columns = views.map((view, i) => ({
+    head: `${view.program.name} · ${view.draft.name}`,
+    keymap: drafts[i]?.keymap ?? EMPTY_KEYMAP,
+  }));
+  return sideBySide(columns, table);
+}
 
 /** Everything sheets of a keymap are made of. @throws Problem when there is no such keymap. */
 export async function loadSheets(programSlug: string, keymapSlug: string): Promise<SheetsView> {
@@ -59,7 +92,8 @@ export async function sheetFile(query: Readonly<Record<string, unknown>>): Promi
   const spec = sheetOptions(query);
   const given = await loadSheets(program, keymap);
   const settings = await loadSettings();
-  const { contents, layout } = makeSheet(requestOf(given, spec, whereOf(settings, settings.desktop)), date);
+  const table = spec.form === 'programs' ? await loadSideBySide(program, keymap, spec.programs) : undefined;
+  const { contents, layout } = makeSheet(requestOf(given, spec, whereOf(settings, settings.desktop), table), date);
   return { name: contents.title, ...(await written(as, contents, layout)) };
 }
 

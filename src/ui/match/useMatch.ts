@@ -2,10 +2,10 @@
 
 import type { Remote } from 'comlink';
 import { useMemo } from 'react';
+import type { Side } from '@/core/counterpart/counterpartsOf';
 import type { Draft } from '@/core/keymap/draft';
 import { rowsOf } from '@/core/keymap/keymap';
 import type { KeymapView } from '@/core/view/views';
-import type { Side } from '@/workers/counterpartsOf';
 import type { MatchAnswer, Matcher, MatchGround, MatchTask } from '@/workers/matcher';
 import { useWorkerTask, type Working } from '../parts/useWorkerTask';
 import { useSettings } from '../shell/SettingsContext';

@@ -14,6 +14,7 @@ import {
   type Form,
   GROUPINGS,
   type Grouping,
+  MOST_PROGRAMS,
   NOTES,
   type NoteSize,
   ORDERS,
@@ -26,7 +27,7 @@ import {
   WAYS,
   type Way,
 } from '@/core/sheet/sheetSpec';
-import type { SheetsView } from '@/core/view/views';
+import type { KeymapLink, SheetsView } from '@/core/view/views';
 import { Segments } from '../parts/Segments';
 import { GroupNames } from './GroupNames';
 import { PickCommands } from './PickCommands';
@@ -34,6 +35,7 @@ import styles from './sheets.module.css';
 
 type Props = {
   readonly given: SheetsView;
+  readonly links: readonly KeymapLink[];
   readonly request: SheetRequest;
   readonly spec: SheetSpec;
   readonly onChoose: (values: Partial<SheetSpec>) => void;
@@ -45,6 +47,7 @@ const FORM_WORDS: Readonly<Record<Form, string>> = {
   note: 'Sticky notes',
   poster: 'Key poster',
   difference: 'What changed',
+  programs: 'Several programs',
   reference: 'Whole reference',
 };
 const CONTENT_WORDS: Readonly<Record<Contents, string>> = {
@@ -73,7 +76,7 @@ const WAY_WORDS: Readonly<Record<Way, string>> = { across: 'Across', upright: 'U
 const PAGE_CHOICES = [0, 1, 2, 3, 4] as const;
 
 /** All that can be chosen of a sheet; what does not apply to its form is not shown. */
-export function SheetOptions({ given, request, spec, onChoose }: Props) {
+export function SheetOptions({ given, links, request, spec, onChoose }: Props) {
   const [dialog, setDialog] = useState<'pick' | 'names' | null>(null);
   const { program } = given.view;
   const { keymap, factory, uses } = request;
@@ -90,7 +93,17 @@ export function SheetOptions({ given, request, spec, onChoose }: Props) {
     [program, keymap, factory, uses, later],
   );
   const menus = useMemo(() => [...new Set(program.commands.map((one) => one.path[0] ?? program.name))], [program]);
+  // The first keymap of each other program that is somebody's own.
+  const others = [...new Set(links.map((one) => one.program))]
+    .filter((one) => one !== given.view.programSlug)
+    .slice(0, MOST_PROGRAMS)
+    .flatMap((program) => {
+      const own = links.filter((one) => one.program === program);
+      const best = own.find((one) => !one.factory) ?? own[0];
+      return best ? [`${best.program}/${best.keymap}`] : [];
+    });
   const small = spec.form === 'card' || spec.form === 'note';
+  const fromKeymap = spec.form !== 'difference' && spec.form !== 'programs';
   const toggled = <T,>(list: readonly T[], one: T): T[] =>
     list.includes(one) ? list.filter((other) => other !== one) : [...list, one];
   return (
@@ -99,9 +112,29 @@ export function SheetOptions({ given, request, spec, onChoose }: Props) {
         label="Form"
         value={spec.form}
         options={FORMS.map((one) => [one, FORM_WORDS[one]] as const)}
-        onChange={(form) => onChoose({ form })}
+        onChange={(form) =>
+          onChoose({ form, ...(form === 'programs' && spec.programs.length === 0 ? { programs: others } : {}) })
+        }
       />
-      {spec.form === 'difference' ? (
+      {spec.form === 'programs' && (
+        <Ticks
+          label="Beside this one"
+          all={links
+            .filter((one) => one.program !== given.view.programSlug || one.keymap !== given.view.draft.slug)
+            .map((one) => [`${one.program}/${one.keymap}`, `${one.programName} · ${one.name}`])}
+          chosen={spec.programs}
+          onToggle={(one) => {
+            const programs = toggled(spec.programs, one);
+            if (programs.length <= MOST_PROGRAMS) onChoose({ programs });
+          }}
+        />
+      )}
+      {spec.form === 'programs' ? (
+        <label className={styles.tick}>
+          <input type="checkbox" checked={spec.differ} onChange={() => onChoose({ differ: !spec.differ })} />
+          Only where keys differ
+        </label>
+      ) : spec.form === 'difference' ? (
         <label className={styles.select}>
           <strong>Against</strong>
           <select value={spec.base} onChange={(event) => onChoose({ base: event.target.value })}>
@@ -121,12 +154,12 @@ export function SheetOptions({ given, request, spec, onChoose }: Props) {
           onChange={(contents) => onChoose({ contents })}
         />
       )}
-      {spec.form !== 'difference' && spec.contents === 'picked' && (
+      {fromKeymap && spec.contents === 'picked' && (
         <button type="button" className="word" onClick={() => setDialog('pick')}>
           Pick commands…
         </button>
       )}
-      {spec.form !== 'difference' && spec.contents === 'used' && (
+      {fromKeymap && spec.contents === 'used' && (
         <label className={styles.select}>
           <strong>How many</strong>
           <input
@@ -141,7 +174,7 @@ export function SheetOptions({ given, request, spec, onChoose }: Props) {
           />
         </label>
       )}
-      {spec.form !== 'difference' && spec.contents === 'places' && (
+      {fromKeymap && spec.contents === 'places' && (
         <>
           <Ticks
             label="Menus"

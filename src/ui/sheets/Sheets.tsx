@@ -21,6 +21,7 @@ import { SheetOptions } from './SheetOptions';
 import { SheetPages } from './SheetPages';
 import { savePng } from './savePng';
 import styles from './sheets.module.css';
+import { useSideBySide } from './useSideBySide';
 
 type Props = {
   readonly given: SheetsView;
@@ -47,7 +48,8 @@ export function Sheets({ given, links, initial, today }: Props) {
   const { where } = useSettings();
   const { view } = given;
   const { program, programSlug, draft } = view;
-  const request = useMemo(() => requestOf(given, spec, where), [given, spec, where]);
+  const { table, problem } = useSideBySide(programSlug, draft.slug, spec);
+  const request = useMemo(() => requestOf(given, spec, where, table ?? undefined), [given, spec, where, table]);
   const { contents, layout } = useMemo(() => makeSheet(request, today), [request, today]);
   const count = contents.groups.reduce((sum, group) => sum + group.lines.length, 0);
   const address = `/sheets/${programSlug}/${draft.slug}`;
@@ -136,7 +138,7 @@ export function Sheets({ given, links, initial, today }: Props) {
               actions={keptActions}
             />
           </div>
-          <SheetOptions given={given} request={request} spec={spec} onChoose={choose} />
+          <SheetOptions given={given} links={links} request={request} spec={spec} onChoose={choose} />
           <div>
             <h2 className={styles.fit}>Fit</h2>
             <p>
@@ -155,7 +157,11 @@ export function Sheets({ given, links, initial, today }: Props) {
           ))}
         </section>
         <section className={styles.desk} tabIndex={0} aria-label="The page as it will print">
-          {count === 0 ? (
+          {spec.form === 'programs' && table === null ? (
+            <p className="empty" role="status">
+              {problem || 'Finding what these programs have in common…'}
+            </p>
+          ) : count === 0 ? (
             <Nothing spec={spec} onAll={() => choose({ contents: 'all', form: 'desk' })} />
           ) : (
             <SheetPages layout={layout} />
@@ -185,15 +191,17 @@ export function Sheets({ given, links, initial, today }: Props) {
 /** Says why there is nothing on the sheet, and what to do about it. */
 function Nothing({ spec, onAll }: { spec: SheetSpec; onAll: () => void }) {
   const why =
-    spec.form === 'difference'
-      ? 'Both keymaps have the same keys, so there is no difference to print.'
-      : {
-          yours: 'You have not changed any keys of this keymap yet, so there is nothing of yours to print.',
-          all: 'No command of this keymap has keys.',
-          picked: 'No command is picked yet. Pick the ones that matter at the left.',
-          used: 'Nothing was told of how often commands are used. Tell it in the wish list, or pick commands by hand.',
-          places: 'No command with keys is in these menus, kinds and places.',
-        }[spec.contents];
+    spec.form === 'programs'
+      ? 'Choose at least one other program that does some of the same.'
+      : spec.form === 'difference'
+        ? 'Both keymaps have the same keys, so there is no difference to print.'
+        : {
+            yours: 'You have not changed any keys of this keymap yet, so there is nothing of yours to print.',
+            all: 'No command of this keymap has keys.',
+            picked: 'No command is picked yet. Pick the ones that matter at the left.',
+            used: 'Nothing was told of how often commands are used. Tell it in the wish list, or pick commands by hand.',
+            places: 'No command with keys is in these menus, kinds and places.',
+          }[spec.contents];
   return (
     <div className="empty">
       <p>{why}</p>

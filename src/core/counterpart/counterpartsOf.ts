@@ -1,7 +1,7 @@
-import { type Counterpart, findCounterparts } from '../core/counterpart/findCounterparts';
-import { knownPairs, type Said } from '../core/counterpart/knownPairs';
-import { bindingsOf, type Keymap, keymapOf, type Row } from '../core/keymap/keymap';
-import type { CommandId, Program } from '../core/program/program';
+import { bindingsOf, type Keymap, keymapOf, type Row } from '../keymap/keymap';
+import type { CommandId, Program } from '../program/program';
+import { type Counterpart, findCounterparts } from './findCounterparts';
+import { knownPairs, type Said } from './knownPairs';
 
 /** One side of a match: a program by its address, and its factory keys. */
 export type Side = { readonly slug: string; readonly program: Program; readonly factory: readonly Row[] };

@@ -1,0 +1,30 @@
+import { counterpartsOf, type Side } from '../counterpart/counterpartsOf';
+import type { Said } from '../counterpart/knownPairs';
+import type { PairsBetween } from './conceptTable';
+
+/**
+ * The sure counterparts between any two of several programs; a program has all its own with itself.
+ * @param progress told how much is done, from 0 to 1; false ends it.
+ */
+export function pairsBetween(
+  sides: readonly Side[],
+  programNames: Readonly<Record<string, string>>,
+  said: readonly Said[],
+  progress: (part: number) => boolean = () => true,
+): PairsBetween[] {
+  const all = (sides.length * (sides.length - 1)) / 2;
+  const between: PairsBetween[] = [];
+  sides.forEach((left, first) => {
+    sides.slice(first + 1).forEach((right, i) => {
+      const done = between.length;
+      const pairs =
+        left.slug === right.slug
+          ? left.program.commands.map((one) => [one.id, one.id] as const)
+          : counterpartsOf(left, right, programNames, said, (part) => progress((done + part) / all)).flatMap((one) =>
+              one.confidence === 'sure' && one.counterpart !== null ? [[one.command, one.counterpart] as const] : [],
+            );
+      between.push({ first, second: first + 1 + i, pairs });
+    });
+  });
+  return between;
+}
