@@ -13,12 +13,20 @@ function layOut(request: SheetRequest, contents: SheetContents, date: string): S
   return spec.form === 'poster' ? layOutPoster(request, where, date) : layOutSheet(contents, spec, date);
 }
 
+function contentsOf(request: SheetRequest): SheetContents {
+  const { spec, sideBySide } = request;
+  return spec.form === 'programs'
+    ? sideBySideContents(request, sideBySide ?? { heads: [], rows: [] })
+    : sheetContents(request);
+}
+
+/** The titles of the groups a sheet has, as they come, for naming them. */
+export function groupTitles(request: SheetRequest): readonly string[] {
+  return contentsOf({ ...request, spec: { ...request.spec, groupNames: [] } }).groups.map((one) => one.title);
+}
+
 /** A sheet as it was chosen: what it says, and how that is set on paper. */
 export function makeSheet(request: SheetRequest, date: string): { contents: SheetContents; layout: SheetLayout } {
-  const { spec, sideBySide } = request;
-  const contents =
-    spec.form === 'programs'
-      ? sideBySideContents(request, sideBySide ?? { heads: [], rows: [] })
-      : sheetContents(request);
+  const contents = contentsOf(request);
   return { contents, layout: layOut(request, contents, date) };
 }

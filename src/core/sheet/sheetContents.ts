@@ -95,11 +95,6 @@ export function sheetContents(request: SheetRequest): SheetContents {
   };
 }
 
-/** The titles of the groups a sheet has, as they come, for naming them. */
-export function groupTitles(request: SheetRequest): readonly string[] {
-  return sheetContents({ ...request, spec: { ...request.spec, groupNames: [] } }).groups.map((one) => one.title);
-}
-
 /** The commands that a sheet has, in the program's order; the most used ones by their use. */
 export function chosenCommands(request: Omit<SheetRequest, 'keymapName' | 'footer'>): readonly Command[] {
   const { program, keymap, factory, spec, uses } = request;

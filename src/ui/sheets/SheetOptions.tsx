@@ -2,7 +2,8 @@
 
 import { useDeferredValue, useMemo, useState } from 'react';
 import { KIND_PLURALS, KINDS } from '@/core/program/program';
-import { chosenCommands, groupTitles, type SheetRequest } from '@/core/sheet/sheetContents';
+import { groupTitles } from '@/core/sheet/makeSheet';
+import { chosenCommands, type SheetRequest } from '@/core/sheet/sheetContents';
 import {
   CARDS,
   type CardSize,
@@ -103,6 +104,7 @@ export function SheetOptions({ given, links, request, spec, onChoose }: Props) {
       return best ? [`${best.program}/${best.keymap}`] : [];
     });
   const small = spec.form === 'card' || spec.form === 'note';
+  const several = spec.form === 'programs';
   const fromKeymap = spec.form !== 'difference' && spec.form !== 'programs';
   const toggled = <T,>(list: readonly T[], one: T): T[] =>
     list.includes(one) ? list.filter((other) => other !== one) : [...list, one];
@@ -200,13 +202,17 @@ export function SheetOptions({ given, links, request, spec, onChoose }: Props) {
         label="Keys written for"
         value={spec.notation}
         onChange={(notation) => onChoose({ notation })}
-        options={SHEET_NOTATIONS.map((one) => [one, NOTATION_WORDS[one]] as const)}
+        options={SHEET_NOTATIONS.filter((one) => !several || one !== 'both').map(
+          (one) => [one, NOTATION_WORDS[one]] as const,
+        )}
       />
       <Segments
         label="Grouped by"
         value={spec.group}
         onChange={(group) => onChoose({ group })}
-        options={GROUPINGS.map((one) => [one, GROUP_WORDS[one]] as const)}
+        options={GROUPINGS.filter((one) => !several || one !== 'modifier').map(
+          (one) => [one, GROUP_WORDS[one]] as const,
+        )}
       />
       <button type="button" className="word" onClick={() => setDialog('names')}>
         Name the groups…
@@ -215,16 +221,18 @@ export function SheetOptions({ given, links, request, spec, onChoose }: Props) {
         label="Ordered by"
         value={spec.order}
         onChange={(order) => onChoose({ order })}
-        options={ORDERS.map((one) => [one, ORDER_WORDS[one]] as const)}
+        options={ORDERS.filter((one) => !several || one !== 'key').map((one) => [one, ORDER_WORDS[one]] as const)}
       />
-      <Ticks
-        label="Also on it"
-        all={[...EXTRAS.map((one) => [one, EXTRA_WORDS[one]] as const), ['keyless', 'Commands without keys']]}
-        chosen={[...spec.extras, ...(spec.keyless ? ['keyless' as const] : [])]}
-        onToggle={(one) =>
-          onChoose(one === 'keyless' ? { keyless: !spec.keyless } : { extras: toggled(spec.extras, one) })
-        }
-      />
+      {!several && (
+        <Ticks
+          label="Also on it"
+          all={[...EXTRAS.map((one) => [one, EXTRA_WORDS[one]] as const), ['keyless', 'Commands without keys']]}
+          chosen={[...spec.extras, ...(spec.keyless ? ['keyless' as const] : [])]}
+          onToggle={(one) =>
+            onChoose(one === 'keyless' ? { keyless: !spec.keyless } : { extras: toggled(spec.extras, one) })
+          }
+        />
+      )}
       {spec.form === 'card' && (
         <Segments
           label="Card"
