@@ -4,7 +4,7 @@ import type { CSSProperties } from 'react';
 import type { Command, CommandId } from '@/core/program/program';
 import { BUTTON_PIXELS, type Strip } from '@/core/workspace/toolLayout';
 import { spoken } from '../parts/spoken';
-import type { KeysOf } from '../tryout/useKeysOf';
+import type { KeysOf } from '../parts/useKeysOf';
 import { CommandIcon } from './CommandIcon';
 import { useRoomContext } from './RoomContext';
 import styles from './room.module.css';

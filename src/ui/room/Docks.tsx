@@ -6,7 +6,7 @@ import { type Arrangement, type Float, type Side, type Stack, visibleIn } from '
 import { drawnStacks } from '@/core/workspace/changePanels';
 import type { Spot } from '@/core/workspace/placePanel';
 import { KeyCaps } from '../parts/KeyCaps';
-import type { KeysOf } from '../tryout/useKeysOf';
+import type { KeysOf } from '../parts/useKeysOf';
 import { CommandIcon } from './CommandIcon';
 import { useRoomContext } from './RoomContext';
 import styles from './room.module.css';

@@ -17,6 +17,7 @@ import { NameDialog } from '../parts/NameDialog';
 import { ask, messageOf } from '../shell/api';
 import { useNotice } from '../shell/Notices';
 import { useSettings } from '../shell/SettingsContext';
+import { copyContents } from './copyContents';
 import { SheetOptions } from './SheetOptions';
 import { SheetPages } from './SheetPages';
 import { savePng } from './savePng';
@@ -68,6 +69,14 @@ export function Sheets({ given, links, initial, today }: Props) {
       tell(messageOf(error));
     }
   };
+  const copy = async (): Promise<void> => {
+    try {
+      await copyContents(contents);
+      tell('Copied. Paste it where it is to stand.');
+    } catch {
+      tell('This browser did not let it be copied. Save it as a fragment instead.');
+    }
+  };
   const size = `${(layout.width / 72).toFixed(3)}in ${(layout.height / 72).toFixed(3)}in`;
   const what = layout.cards === undefined ? '' : `${counted(layout.cards, spec.form)}, `;
   const kept = given.sheets.filter((one) => !one.putAway);
@@ -116,6 +125,7 @@ export function Sheets({ given, links, initial, today }: Props) {
           words="Other files ▾"
           actions={[
             ...FILES.map(([words, as]) => [words, () => window.location.assign(file(as))] as const),
+            ['Copy for a post or a mail', () => void copy()],
             [
               'Picture (PNG)',
               () => void savePng(layout, contents.title).catch(() => tell('The picture could not be made.')),

@@ -8,9 +8,9 @@ import { menusOf, type ProgramMenu } from '@/core/tryout/menus';
 import { type Dressing, INK_WORDS, type Ink, marksOf } from '@/core/workspace/dressing';
 import { KeyCaps } from '../parts/KeyCaps';
 import { spoken } from '../parts/spoken';
+import type { KeysOf } from '../parts/useKeysOf';
 import { InkMark } from '../room/InkMark';
 import styles from './tryout.module.css';
-import type { KeysOf } from './useKeysOf';
 
 type Props = {
   readonly program: Program;

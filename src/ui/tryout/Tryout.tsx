@@ -32,6 +32,7 @@ import { KeyCaps } from '../parts/KeyCaps';
 import { KeymapPicker } from '../parts/KeymapPicker';
 import { ScreenDialog } from '../parts/ScreenDialog';
 import { SentenceView } from '../parts/SentenceView';
+import { useKeysOf } from '../parts/useKeysOf';
 import { useStable } from '../parts/useStable';
 import { ButtonStrip } from '../room/ButtonStrip';
 import { PanelInside } from '../room/PanelInside';
@@ -45,7 +46,6 @@ import { MenuBar } from './MenuBar';
 import { Stage } from './Stage';
 import styles from './tryout.module.css';
 import { useKeyPresses } from './useKeyPresses';
-import { useKeysOf } from './useKeysOf';
 
 type Props = { readonly view: KeymapView; readonly roomView: RoomView; readonly links: readonly KeymapLink[] };
 /** What was pressed or called, and what came of it. */

@@ -14,9 +14,9 @@ import {
 } from '@/core/workspace/appearance';
 import type { Room } from '@/core/workspace/room';
 import { Segments } from '../parts/Segments';
+import type { KeysOf } from '../parts/useKeysOf';
 import { InkMark } from '../room/InkMark';
 import type { RoomActions } from '../room/useRoom';
-import type { KeysOf } from '../tryout/useKeysOf';
 import { RoomPicture } from './RoomPicture';
 import styles from './workspaces.module.css';
 

@@ -21,10 +21,10 @@ import {
 import type { Room } from '@/core/workspace/room';
 import { ConfirmDialog, type Question } from '../parts/ConfirmDialog';
 import { KeyCaps } from '../parts/KeyCaps';
+import type { KeysOf } from '../parts/useKeysOf';
 import { InkMark } from '../room/InkMark';
 import type { RoomActions } from '../room/useRoom';
 import { useNotice } from '../shell/Notices';
-import type { KeysOf } from '../tryout/useKeysOf';
 import { HiddenList } from './HiddenList';
 import styles from './workspaces.module.css';
 

@@ -9,9 +9,9 @@ import { dropSpots, sideWords } from '@/core/workspace/dropSpots';
 import type { Spot } from '@/core/workspace/placePanel';
 import { ActionsMenu } from '../parts/ActionsMenu';
 import { KeyCaps } from '../parts/KeyCaps';
+import type { KeysOf } from '../parts/useKeysOf';
 import { CommandIcon } from '../room/CommandIcon';
 import type { RoomActions } from '../room/useRoom';
-import type { KeysOf } from '../tryout/useKeysOf';
 import styles from './workspaces.module.css';
 
 type Props = {

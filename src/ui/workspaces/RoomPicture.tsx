@@ -5,6 +5,7 @@ import type { CommandId, Program } from '@/core/program/program';
 import { freshDesk } from '@/core/tryout/desk';
 import { menusOf } from '@/core/tryout/menus';
 import type { Room } from '@/core/workspace/room';
+import type { KeysOf } from '../parts/useKeysOf';
 import { ButtonStrip } from '../room/ButtonStrip';
 import { PanelInside } from '../room/PanelInside';
 import { useRoomContext } from '../room/RoomContext';
@@ -12,7 +13,6 @@ import { RoomFrame } from '../room/RoomFrame';
 import { shadeStyle } from '../room/shadeStyle';
 import { useSettings } from '../shell/SettingsContext';
 import { Stage } from '../tryout/Stage';
-import type { KeysOf } from '../tryout/useKeysOf';
 import styles from './workspaces.module.css';
 
 type Props = {

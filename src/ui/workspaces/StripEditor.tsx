@@ -24,8 +24,8 @@ import {
   stepButton,
 } from '@/core/workspace/toolLayout';
 import { KeyCaps } from '../parts/KeyCaps';
+import type { KeysOf } from '../parts/useKeysOf';
 import { CommandIcon } from '../room/CommandIcon';
-import type { KeysOf } from '../tryout/useKeysOf';
 import styles from './workspaces.module.css';
 
 type Props = {

@@ -20,9 +20,9 @@ import {
 } from '@/core/workspace/toolLayout';
 import { KeyCaps } from '../parts/KeyCaps';
 import { Segments } from '../parts/Segments';
+import type { KeysOf } from '../parts/useKeysOf';
 import { CommandIcon } from '../room/CommandIcon';
 import type { RoomActions } from '../room/useRoom';
-import type { KeysOf } from '../tryout/useKeysOf';
 import { IconChooser } from './IconChooser';
 import { StripEditor } from './StripEditor';
 import styles from './workspaces.module.css';
