@@ -120,7 +120,8 @@ test('other files hold the same lines: web page, fragment, Markdown, CSV, workbo
 });
 
 test('several programs stand side by side, and only where their keys differ', async ({ page }) => {
-  await open(page, '/sheets/tarnlight/sheet-retouching');
+  const others = encodeURIComponent('["nibshore/my-painting-hand","quillmoor/label-drawing"]');
+  await open(page, `/sheets/tarnlight/sheet-retouching?contents=yours&programs=${others}`);
   await page.getByRole('radio', { name: 'Several programs' }).check();
   const sheet = page.getByRole('img', { name: /^Page 1/ });
   await expect(sheet).toContainText('Tarnlight, Nibshore, Quillmoor');
