@@ -1,15 +1,13 @@
 'use client';
 
-import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { type ChordText, canonicalText } from '@/core/chord/chord';
 import { buildClashIndex, programFacts } from '@/core/clash/clashIndex';
 import { chordOfEvent } from '@/core/keyboard/chordOfEvent';
 import { draftOf } from '@/core/keymap/draft';
 import type { Command, CommandId, ContextId } from '@/core/program/program';
-import type { Sentence } from '@/core/text/sentence';
 import { describeOutcome } from '@/core/tryout/describeOutcome';
 import {
   backToTool,
@@ -28,10 +26,8 @@ import type { KeymapLink, KeymapView, RoomState, RoomView } from '@/core/view/vi
 import { sideOf } from '@/core/workspace/arrangement';
 import { bringOnTop } from '@/core/workspace/changePanels';
 import { TroubleDialog } from '../draft/TroubleDialog';
-import { KeyCaps } from '../parts/KeyCaps';
 import { KeymapPicker } from '../parts/KeymapPicker';
 import { ScreenDialog } from '../parts/ScreenDialog';
-import { SentenceView } from '../parts/SentenceView';
 import { useKeysOf } from '../parts/useKeysOf';
 import { useStable } from '../parts/useStable';
 import { ButtonStrip } from '../room/ButtonStrip';
@@ -42,20 +38,14 @@ import { shadeStyle } from '../room/shadeStyle';
 import { type RoomHook, useRoom } from '../room/useRoom';
 import { WorkspaceMenu } from '../room/WorkspaceMenu';
 import { useSettings } from '../shell/SettingsContext';
+import { FullScreen } from './FullScreen';
 import { MenuBar } from './MenuBar';
 import { Stage } from './Stage';
+import { type Ticked, Ticker } from './Ticker';
 import styles from './tryout.module.css';
 import { useKeyPresses } from './useKeyPresses';
 
 type Props = { readonly view: KeymapView; readonly roomView: RoomView; readonly links: readonly KeymapLink[] };
-/** What was pressed or called, and what came of it. */
-type Ticked = {
-  readonly number: number;
-  readonly chord: ChordText | null;
-  readonly sentence: Sentence;
-  readonly command: Command | null;
-  readonly kind: Outcome['kind'] | 'called';
-};
 const MOST_TICKED = 30;
 /** Which way an arrow slides the picture, and how far, in CSS pixels. */
 const ARROWS: Readonly<Record<string, readonly [x: number, y: number]>> = {
@@ -388,74 +378,4 @@ function placesOf(contexts: KeymapView['program']['contexts']): { canvas: Contex
   const named = (words: RegExp): ContextId | undefined =>
     contexts.find((one) => one.parent !== null && words.test(`${one.id} ${one.name}`))?.id;
   return { canvas: named(/canvas|picture|page|sheet|drawing|label/i) ?? root, typing: named(/typ|text/i) ?? null };
-}
-
-const Ticker = memo(function Ticker({
-  ticked,
-  bench,
-}: {
-  ticked: readonly Ticked[];
-  bench: (command: Command) => string;
-}) {
-  return (
-    <section className={styles.ticker} aria-label="What fired">
-      <h2>What fired</h2>
-      {ticked.length === 0 ? (
-        <p className="soft">Press keys. It says here what they do, from where, or why they do nothing.</p>
-      ) : (
-        <div role="log" aria-label="Presses, the latest first">
-          <ol>
-            {ticked.map((one) => (
-              <li
-                key={one.number}
-                data-number={one.number}
-                data-kind={one.kind}
-                data-fired={one.kind === 'fired' ? one.command?.id : undefined}
-              >
-                {one.chord !== null && <KeyCaps chord={one.chord} />}
-                <span>
-                  <SentenceView sentence={one.sentence} />
-                </span>
-                {one.command && (
-                  <Link
-                    href={bench(one.command)}
-                    prefetch={false}
-                    aria-label={`Change the keys of ${one.command.name}`}
-                  >
-                    change its keys
-                  </Link>
-                )}
-              </li>
-            ))}
-          </ol>
-        </div>
-      )}
-    </section>
-  );
-});
-
-type LockingKeyboard = { readonly keyboard?: { lock(): Promise<void>; unlock(): void } };
-
-/** Full screen, where a browser can hand over the keys it otherwise takes for itself. */
-function FullScreen() {
-  const [on, setOn] = useState(false);
-  useEffect(() => {
-    const follow = (): void => {
-      const full = document.fullscreenElement !== null;
-      setOn(full);
-      if (!full) (navigator as LockingKeyboard).keyboard?.unlock();
-    };
-    document.addEventListener('fullscreenchange', follow);
-    return () => document.removeEventListener('fullscreenchange', follow);
-  }, []);
-  const toggle = async (): Promise<void> => {
-    if (document.fullscreenElement) return document.exitFullscreen();
-    await document.documentElement.requestFullscreen();
-    await (navigator as LockingKeyboard).keyboard?.lock().catch(() => undefined);
-  };
-  return (
-    <Button variant="outlined" onClick={() => void toggle().catch(() => undefined)}>
-      {on ? 'Leave full screen' : 'Full screen, to catch all keys'}
-    </Button>
-  );
 }
