@@ -36,7 +36,7 @@ export function PickCommands({ view, keymap, picked, onPick, onClose }: Props) {
     <ScreenDialog title={`Pick commands: ${picked.length} picked`} onClose={onClose}>
       <input
         type="search"
-        className={styles.find}
+        className="find"
         aria-label="Find a command"
         placeholder="Find a command with keys"
         autoFocus

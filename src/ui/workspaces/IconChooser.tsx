@@ -44,7 +44,7 @@ export function IconChooser({ name, icon, onChoose }: Props) {
       <div className={styles.iconHead}>
         <input
           type="search"
-          className={styles.find}
+          className="find"
           aria-label={`Find an icon for ${name}`}
           placeholder="Find an icon by a word"
           value={words}

@@ -116,7 +116,7 @@ export function MenusPart({ program, room, keymap, keysOf, actions }: Props) {
         <div className={styles.inkBar}>
           <input
             type="search"
-            className={styles.find}
+            className="find"
             aria-label="Find a line in all menus"
             placeholder="Find a line in all menus"
             value={words}

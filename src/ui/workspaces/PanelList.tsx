@@ -40,7 +40,7 @@ export function PanelList({ program, panels, keysOf, actions, bench, onPlace }: 
       </h2>
       <input
         type="search"
-        className={styles.find}
+        className="find"
         aria-label="Find a panel"
         placeholder="Find a panel"
         value={words}

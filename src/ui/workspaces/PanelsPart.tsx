@@ -1,16 +1,6 @@
 'use client';
 
-import {
-  DndContext,
-  type DragEndEvent,
-  DragOverlay,
-  MeasuringStrategy,
-  MouseSensor,
-  pointerWithin,
-  TouchSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
+import type { DragEndEvent } from '@dnd-kit/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { CommandId, Program } from '@/core/program/program';
 import { FOLDS, type Fold, SIDES, type Side } from '@/core/workspace/arrangement';
@@ -23,6 +13,7 @@ import type { KeysOf } from '../parts/useKeysOf';
 import { DockEditingContext } from '../room/Docks';
 import type { RoomActions } from '../room/useRoom';
 import { DropZone, FloatCorner, MovableTab, type Moving, SizeBorder, spotKey } from './arranging';
+import { DragArea } from './DragArea';
 import { PanelList } from './PanelList';
 import { RoomPicture } from './RoomPicture';
 import styles from './workspaces.module.css';
@@ -42,14 +33,9 @@ const DOCK_NAMES: Readonly<Record<Side, string>> = { left: 'Left dock', right: '
 export function PanelsPart({ program, room, keysOf, actions, bench }: Props) {
   const { panels } = room;
   const floor = useRef<HTMLDivElement>(null);
-  const [dragged, setDragged] = useState<CommandId | null>(null);
   const [moving, setMoving] = useState<Moving | null>(null);
   const names = useMemo(() => new Map(program.commands.map((one) => [one.id, one.name])), [program]);
   const nameOf = (id: CommandId): string => names.get(id) ?? id;
-  const sensors = useSensors(
-    useSensor(MouseSensor, { activationConstraint: { distance: 5 } }),
-    useSensor(TouchSensor, { activationConstraint: { delay: 150, tolerance: 8 } }),
-  );
   const place = (panel: CommandId, spot: Spot): void => {
     const next = placePanel(panels, panel, spot);
     actions.edit(`${nameOf(panel)} to ${whereWords(spot)}`, { panels: next });
@@ -58,14 +44,12 @@ export function PanelsPart({ program, room, keysOf, actions, bench }: Props) {
     if (spot.kind === 'onto') return `the stack of ${nameOf(spot.panel)}`;
     return spot.kind === 'float' ? 'float' : sideWords(spot.side);
   };
-  const drop = ({ active, over }: DragEndEvent): void => {
-    setDragged(null);
-    const panel = String(active.id);
-    const spot = over?.data.current?.spot as Spot | undefined;
+  const drop = (panel: CommandId, spot: Spot | undefined, { active }: DragEndEvent): void => {
     if (spot) {
       place(panel, spot);
       return;
     }
+    // Let go over the picture, it floats where it was let go.
     const [box, at] = [floor.current?.getBoundingClientRect(), active.rect.current.translated];
     if (!box || !at || at.left > box.right || at.top > box.bottom || at.left + at.width < box.left) return;
     place(panel, { kind: 'float', x: (at.left - box.left) / box.width, y: (at.top - box.top) / box.height });
@@ -88,105 +72,102 @@ export function PanelsPart({ program, room, keysOf, actions, bench }: Props) {
     document.querySelector<HTMLElement>(`[data-tab="${CSS.escape(follows.current)}"]`)?.focus();
     follows.current = null;
   }, [panels]);
-  const shown = dragged ?? moving?.panel ?? null;
 
   return (
-    <DndContext
-      sensors={sensors}
-      collisionDetection={pointerWithin}
-      measuring={{ droppable: { strategy: MeasuringStrategy.Always } }}
-      onDragStart={({ active }) => setDragged(String(active.id))}
-      onDragEnd={drop}
-      onDragCancel={() => setDragged(null)}
-      accessibility={{ screenReaderInstructions: { draggable: HOW_TO_MOVE } }}
-    >
-      <DockEditingContext.Provider
-        value={{
-          tab: (props) => (
-            <MovableTab
-              {...props}
-              moving={moving}
-              onGrab={() => grab(props.panel)}
-              onStep={(step) =>
-                setMoving((now) => now && { ...now, at: (now.at + step + spots.length) % spots.length })
-              }
-              onSettle={settle}
-              onTop={() => actions.edit(`${props.name} on top`, { panels: bringOnTop(panels, props.panel) })}
-            />
-          ),
-          zone: (spot, kind) => (
-            <DropZone
-              key={spotKey(spot)}
-              spot={spot}
-              kind={kind}
-              open={shown !== null && !(spot.kind === 'onto' && spot.panel === shown)}
-              aimed={aimed !== undefined && spotKey(aimed.spot) === spotKey(spot)}
-            />
-          ),
-          dockBorder: (side) => <SizeBorder side={side} panels={panels} actions={actions} floor={floor} />,
-          stackBorder: (side, at) => <SizeBorder side={side} at={at} panels={panels} actions={actions} floor={floor} />,
-          floatCorner: (float) => (
-            <FloatCorner float={float} name={nameOf(float.top)} panels={panels} actions={actions} floor={floor} />
-          ),
-        }}
-      >
-        <div className={styles.withList}>
-          <div className={styles.pictureSide}>
-            <RoomPicture
-              program={program}
-              room={room}
-              keysOf={keysOf}
-              floor={floor}
-              onTop={() => undefined}
-              over={aimed?.spot.kind === 'float' && <span className={styles.floatAim}>Floating here</span>}
-            />
-            <p className={styles.hint} role="status">
-              {moving && aimed ? (
-                <>
-                  <strong>{nameOf(moving.panel)}</strong>: {aimed.words}. <kbd className="cap">Enter</kbd> puts it
-                  there, arrows go on, <kbd className="cap">Esc</kbd> leaves it.
-                </>
-              ) : (
-                <>
-                  Drag a panel by its name, or press <kbd className="cap">Space</kbd> on it and use the arrows. Borders
-                  are dragged, or moved with arrows.
-                </>
+    <DragArea<Spot> howToMove={HOW_TO_MOVE} carried={nameOf} onDrop={drop}>
+      {(dragged) => (
+        <DockEditingContext.Provider
+          value={{
+            tab: (props) => (
+              <MovableTab
+                {...props}
+                moving={moving}
+                onGrab={() => grab(props.panel)}
+                onStep={(step) =>
+                  setMoving((now) => now && { ...now, at: (now.at + step + spots.length) % spots.length })
+                }
+                onSettle={settle}
+                onTop={() => actions.edit(`${props.name} on top`, { panels: bringOnTop(panels, props.panel) })}
+              />
+            ),
+            zone: (spot, kind) => (
+              <DropZone
+                key={spotKey(spot)}
+                spot={spot}
+                kind={kind}
+                open={isOpen(spot, dragged ?? moving?.panel ?? null)}
+                aimed={aimed !== undefined && spotKey(aimed.spot) === spotKey(spot)}
+              />
+            ),
+            dockBorder: (side) => <SizeBorder side={side} panels={panels} actions={actions} floor={floor} />,
+            stackBorder: (side, at) => (
+              <SizeBorder side={side} at={at} panels={panels} actions={actions} floor={floor} />
+            ),
+            floatCorner: (float) => (
+              <FloatCorner float={float} name={nameOf(float.top)} panels={panels} actions={actions} floor={floor} />
+            ),
+          }}
+        >
+          <div className={styles.withList}>
+            <div className={styles.pictureSide}>
+              <RoomPicture
+                program={program}
+                room={room}
+                keysOf={keysOf}
+                floor={floor}
+                onTop={() => undefined}
+                over={aimed?.spot.kind === 'float' && <span className={styles.floatAim}>Floating here</span>}
+              />
+              <p className={styles.hint} role="status">
+                {moving && aimed ? (
+                  <>
+                    <strong>{nameOf(moving.panel)}</strong>: {aimed.words}. <kbd className="cap">Enter</kbd> puts it
+                    there, arrows go on, <kbd className="cap">Esc</kbd> leaves it.
+                  </>
+                ) : (
+                  <>
+                    Drag a panel by its name, or press <kbd className="cap">Space</kbd> on it and use the arrows.
+                    Borders are dragged, or moved with arrows.
+                  </>
+                )}
+              </p>
+              <div className={styles.docks}>
+                {SIDES.map((side) => (
+                  <Segments
+                    key={side}
+                    label={DOCK_NAMES[side]}
+                    value={panels.docks[side].fold}
+                    options={FOLDS.map((one) => [one, FOLD_WORDS[one]] as const)}
+                    onChange={(fold) =>
+                      actions.edit(fold === 'open' ? `Unfold ${sideWords(side)}` : `Fold ${sideWords(side)}`, {
+                        panels: foldDock(panels, side, fold),
+                      })
+                    }
+                  />
+                ))}
+              </div>
+              {!SIDES.some((side) => isDrawn(panels, side)) && panels.floats.length === 0 && (
+                <p className="soft">No panel is shown. Tick one in the list.</p>
               )}
-            </p>
-            <div className={styles.docks}>
-              {SIDES.map((side) => (
-                <Segments
-                  key={side}
-                  label={DOCK_NAMES[side]}
-                  value={panels.docks[side].fold}
-                  options={FOLDS.map((one) => [one, FOLD_WORDS[one]] as const)}
-                  onChange={(fold) =>
-                    actions.edit(fold === 'open' ? `Unfold ${sideWords(side)}` : `Fold ${sideWords(side)}`, {
-                      panels: foldDock(panels, side, fold),
-                    })
-                  }
-                />
-              ))}
             </div>
-            {!SIDES.some((side) => isDrawn(panels, side)) && panels.floats.length === 0 && (
-              <p className="soft">No panel is shown. Tick one in the list.</p>
-            )}
+            <PanelList
+              program={program}
+              panels={panels}
+              keysOf={keysOf}
+              actions={actions}
+              bench={bench}
+              onPlace={place}
+            />
           </div>
-          <PanelList
-            program={program}
-            panels={panels}
-            keysOf={keysOf}
-            actions={actions}
-            bench={bench}
-            onPlace={place}
-          />
-        </div>
-      </DockEditingContext.Provider>
-      <DragOverlay dropAnimation={null}>
-        {dragged !== null && <span className={styles.dragged}>{nameOf(dragged)}</span>}
-      </DragOverlay>
-    </DndContext>
+        </DockEditingContext.Provider>
+      )}
+    </DragArea>
   );
+}
+
+/** Whether a place takes what is moved; nothing is put onto itself. */
+function isOpen(spot: Spot, moved: CommandId | null): boolean {
+  return moved !== null && !(spot.kind === 'onto' && spot.panel === moved);
 }
 
 const HOW_TO_MOVE =

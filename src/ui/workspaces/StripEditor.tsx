@@ -1,18 +1,6 @@
 'use client';
 
-import {
-  DndContext,
-  type DragEndEvent,
-  DragOverlay,
-  MeasuringStrategy,
-  MouseSensor,
-  pointerWithin,
-  TouchSensor,
-  useDraggable,
-  useDroppable,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
+import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import type { CommandId } from '@/core/program/program';
 import {
@@ -26,6 +14,7 @@ import {
 import { KeyCaps } from '../parts/KeyCaps';
 import type { KeysOf } from '../parts/useKeysOf';
 import { CommandIcon } from '../room/CommandIcon';
+import { DragArea } from './DragArea';
 import styles from './workspaces.module.css';
 
 type Props = {
@@ -43,20 +32,12 @@ type Props = {
  * arrows, put down with Enter, taken off with Delete.
  */
 export function StripEditor({ name, strip, keysOf, nameOf, chosen, onChoose, onChange }: Props) {
-  const [dragged, setDragged] = useState<CommandId | null>(null);
   /** The button that is moved by keyboard, and how the strip would be with it there. */
   const [moving, setMoving] = useState<{ readonly button: CommandId; readonly strip: Strip } | null>(null);
   const list = useRef<HTMLDivElement>(null);
   const drawn = moving?.strip ?? strip;
   const where = name === 'rail' ? 'the tool rail' : 'the button bar';
-  const sensors = useSensors(
-    useSensor(MouseSensor, { activationConstraint: { distance: 5 } }),
-    useSensor(TouchSensor, { activationConstraint: { delay: 150, tolerance: 8 } }),
-  );
-  const drop = ({ active, over }: DragEndEvent): void => {
-    setDragged(null);
-    const spot = over?.data.current?.spot as ButtonSpot | undefined;
-    const button = String(active.id);
+  const drop = (button: CommandId, spot: ButtonSpot | undefined): void => {
     if (spot) onChange(`Move ${nameOf(button)} on ${where}`, placeButton(strip, button, spot));
   };
   const focusOn = (button: CommandId | undefined): void => {
@@ -105,61 +86,58 @@ export function StripEditor({ name, strip, keysOf, nameOf, chosen, onChoose, onC
   const all = drawn.groups.flat();
   const stop = chosen !== null && all.includes(chosen) ? chosen : all[0];
   return (
-    <DndContext
-      sensors={sensors}
-      collisionDetection={pointerWithin}
-      measuring={{ droppable: { strategy: MeasuringStrategy.Always } }}
-      onDragStart={({ active }) => setDragged(String(active.id))}
-      onDragEnd={drop}
-      onDragCancel={() => setDragged(null)}
-      accessibility={{ screenReaderInstructions: { draggable: HOW_TO_MOVE } }}
+    <DragArea<ButtonSpot>
+      howToMove={HOW_TO_MOVE}
+      carried={(id) => (
+        <>
+          <CommandIcon command={id} /> {nameOf(id)}
+        </>
+      )}
+      onDrop={drop}
     >
-      <p className={styles.hint} role="status">
-        {moving ? (
-          <>
-            <strong>{nameOf(moving.button)}</strong>: {placeWords(moving.strip, moving.button)}.{' '}
-            <kbd className="cap">Enter</kbd> puts it there, <kbd className="cap">Esc</kbd> leaves it.
-          </>
-        ) : (
-          <>
-            Drag a button, or press <kbd className="cap">Space</kbd> on it and use the arrows.{' '}
-            <kbd className="cap">Delete</kbd> takes it off, <kbd className="cap">Enter</kbd> shows its icon.
-          </>
-        )}
-      </p>
-      {all.length === 0 && <p className="empty">Nothing stands on {where}. Add from the list at the right.</p>}
-      <div ref={list} className={styles.groups} role="group" aria-label={`Buttons on ${where}`}>
-        {drawn.groups.map((group) => (
-          <div key={group.join()} className={styles.groupSlot}>
-            <Gap spot={{ kind: 'apart', before: group[0] ?? null }} open={dragged !== null} />
-            <div className={styles.groupCard}>
-              {group.map((id) => (
-                <MovableButton
-                  key={id}
-                  id={id}
-                  label={nameOf(id)}
-                  keysOf={keysOf}
-                  open={dragged !== null && dragged !== id}
-                  chosen={id === chosen}
-                  grabbed={moving?.button === id}
-                  stop={id === stop}
-                  onChoose={() => onChoose(id)}
-                  onKeyDown={(event) => onKeyDown(event, id)}
-                />
-              ))}
-            </div>
+      {(dragged) => (
+        <>
+          <p className={styles.hint} role="status">
+            {moving ? (
+              <>
+                <strong>{nameOf(moving.button)}</strong>: {placeWords(moving.strip, moving.button)}.{' '}
+                <kbd className="cap">Enter</kbd> puts it there, <kbd className="cap">Esc</kbd> leaves it.
+              </>
+            ) : (
+              <>
+                Drag a button, or press <kbd className="cap">Space</kbd> on it and use the arrows.{' '}
+                <kbd className="cap">Delete</kbd> takes it off, <kbd className="cap">Enter</kbd> shows its icon.
+              </>
+            )}
+          </p>
+          {all.length === 0 && <p className="empty">Nothing stands on {where}. Add from the list at the right.</p>}
+          <div ref={list} className={styles.groups} role="group" aria-label={`Buttons on ${where}`}>
+            {drawn.groups.map((group) => (
+              <div key={group.join()} className={styles.groupSlot}>
+                <Gap spot={{ kind: 'apart', before: group[0] ?? null }} open={dragged !== null} />
+                <div className={styles.groupCard}>
+                  {group.map((id) => (
+                    <MovableButton
+                      key={id}
+                      id={id}
+                      label={nameOf(id)}
+                      keysOf={keysOf}
+                      open={dragged !== null && dragged !== id}
+                      chosen={id === chosen}
+                      grabbed={moving?.button === id}
+                      stop={id === stop}
+                      onChoose={() => onChoose(id)}
+                      onKeyDown={(event) => onKeyDown(event, id)}
+                    />
+                  ))}
+                </div>
+              </div>
+            ))}
+            <Gap spot={{ kind: 'apart', before: null }} open={dragged !== null} />
           </div>
-        ))}
-        <Gap spot={{ kind: 'apart', before: null }} open={dragged !== null} />
-      </div>
-      <DragOverlay dropAnimation={null}>
-        {dragged !== null && (
-          <span className={styles.dragged}>
-            <CommandIcon command={dragged} /> {nameOf(dragged)}
-          </span>
-        )}
-      </DragOverlay>
-    </DndContext>
+        </>
+      )}
+    </DragArea>
   );
 }
 

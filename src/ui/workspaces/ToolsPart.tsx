@@ -205,7 +205,7 @@ function AddList({ program, strip, name, keysOf, onAdd }: AddProps) {
       </h2>
       <input
         type="search"
-        className={styles.find}
+        className="find"
         aria-label={name === 'rail' ? 'Find a tool to add' : 'Find a command to add'}
         placeholder={name === 'rail' ? 'Find a tool to add' : 'Find a command to add'}
         value={words}
