@@ -94,7 +94,7 @@ export const MenuBar = memo(function MenuBar({ program, dressing, keysOf, bench,
   );
 });
 
-const FIRST_LINES = 40;
+const FIRST_LINES = 24;
 const MORE_LINES = 60;
 
 type OpenProps = Pick<Props, 'keysOf' | 'bench' | 'onCall'> & {
