@@ -53,12 +53,12 @@ test('the PDF has the keys of the preview, in its places and order, in embedded 
   const drawn = await page
     .locator('svg[role=img]')
     .first()
-    .locator('text')
+    .locator('tspan')
     .evaluateAll((nodes) =>
       nodes.map((node) => ({
         x: Number(node.getAttribute('x')),
         text: node.textContent ?? '',
-        wide: (node as SVGTextElement).getComputedTextLength(),
+        wide: (node as SVGTSpanElement).getComputedTextLength(),
       })),
     );
   expect(drawn.length).toBeGreaterThan(100);
@@ -92,4 +92,27 @@ test('choices change the page and the address; printing takes the pages alone', 
   expect(text).not.toContain('Put on it');
   await open(page, '/sheets/nibshore/factory-keys?contents=yours');
   await expect(page.getByText('nothing of yours to print')).toBeVisible();
+});
+
+test('the page looked at answers before the others are drawn; printing draws them all first', async ({ page }) => {
+  // No time is ever free, so that only what is wanted at once is drawn.
+  await page.addInitScript(() => {
+    window.requestIdleCallback = () => 0;
+  });
+  await open(page, '/sheets/tarnlight/sheet-retouching?contents=all');
+  const pages = page.getByRole('region', { name: 'The page as it will print' });
+  await expect(pages.getByRole('img', { name: 'Page 1 of 4' })).toBeVisible();
+  await pages.evaluate((one) => one.scrollTo(0, one.scrollHeight));
+  await expect(pages.locator('canvas[aria-label="Page 4 of 4"]')).toBeVisible();
+  await page.getByText('Mac', { exact: true }).click();
+  await expect(pages.locator('canvas')).toHaveCount(1);
+  await expect(pages.locator('tspan', { hasText: /^Command$/ })).toHaveCount(0);
+  const printed = '.tmp/printed.pdf';
+  await page.pdf({ path: printed, preferCSSPageSize: true });
+  const text = tool('pdftotext', printed, '-');
+  expect(text).toContain('Command');
+  expect(text).not.toContain('Ctrl');
+  expect(text.split('\f').filter((one) => one.includes('Command'))).toHaveLength(
+    Number(/Pages:\s+(\d+)/.exec(tool('pdfinfo', printed))?.[1]),
+  );
 });

@@ -2,28 +2,17 @@ import type { ChordText } from '../chord/chord';
 import { isPrinted } from '../chord/keyNames';
 import { parseCanonical } from '../chord/parseChord';
 import { bindingsOf, type Keymap } from '../keymap/keymap';
+import { remembering } from '../text/remembering';
 import { type Command, DEFAULT_FORMS, FORMS, type Form, KINDS, type Kind, type Rules } from './program';
 
-const known = new Map<ChordText, Form>();
-
 /** The form of a chord, decided by its first stroke; answers are remembered. */
-export function formOf(chord: ChordText): Form {
-  let form = known.get(chord);
-  if (form === undefined) {
-    if (known.size > 20_000) known.clear();
-    form = formNow(chord);
-    known.set(chord, form);
-  }
-  return form;
-}
-
-function formNow(chord: ChordText): Form {
+export const formOf: (chord: ChordText) => Form = remembering((chord) => {
   const parsed = parseCanonical(chord);
   const stroke = parsed?.strokes[0];
   if (parsed?.hold || !stroke) return 'held';
   if (stroke.modifiers.some((modifier) => modifier !== 'Shift')) return 'modified';
   return stroke.key !== null && isPrinted(stroke.key) ? 'bare' : 'named';
-}
+});
 
 /** The forms a program takes for each kind of command: the usual ones, and every form its factory keys have. */
 export function inferForms(commands: readonly Command[], factory: Keymap): Rules['forms'] {

@@ -9,6 +9,10 @@ export type Placed = {
   readonly again: boolean;
 };
 
+/** Where a flow sets in: the first piece, its page, and the heading above it, -1 for none. */
+type Start = { readonly piece: number; readonly page: number; readonly heading: number };
+const AT_FIRST: Start = { piece: 0, page: 0, heading: -1 };
+
 /**
  * Flows pieces down columns and on to further pages.
  *
@@ -22,12 +26,12 @@ export function flowColumns(
   columns: number,
   heights: (page: number) => number,
   gap: number,
+  start: Start = AT_FIRST,
 ): Placed[] {
   const placed: Placed[] = [];
-  let page = 0;
+  let { page, heading } = start;
   let column = 0;
   let y = 0;
-  let heading = -1;
   const next = (): void => {
     y = 0;
     column++;
@@ -36,7 +40,17 @@ export function flowColumns(
       page++;
     }
   };
-  pieces.forEach((piece, i) => {
+  const repeat = (group: number): void => {
+    const repeated = pieces[heading];
+    if (repeated?.group !== group) return;
+    placed.push({ piece: heading, page, column, y, again: true });
+    y += repeated.height;
+  };
+  const first = pieces[start.piece];
+  if (first && !first.heading) repeat(first.group);
+  for (let i = start.piece; i < pieces.length; i++) {
+    const piece = pieces[i];
+    if (!piece) break;
     const room = heights(page) + 1e-6;
     if (piece.heading) {
       heading = i;
@@ -48,17 +62,13 @@ export function flowColumns(
       placed.push({ piece: i, page, column, y, again: false });
     } else {
       if (y + piece.height > room && y > 0) {
-        const repeated = pieces[heading];
         next();
-        if (repeated && repeated.group === piece.group) {
-          placed.push({ piece: heading, page, column, y, again: true });
-          y += repeated.height;
-        }
+        repeat(piece.group);
       }
       placed.push({ piece: i, page, column, y, again: false });
     }
     y += piece.height;
-  });
+  }
   return placed;
 }
 
@@ -67,23 +77,30 @@ export function pagesOf(placed: readonly Placed[]): number {
   return (placed.at(-1)?.page ?? 0) + 1;
 }
 
+/** Where a flow sets in again for a page of it. */
+export function startOf(page: number, placed: readonly Placed[], pieces: readonly Flowing[]): Start {
+  const piece = placed.find((one) => one.page === page && !one.again)?.piece ?? 0;
+  return { piece, page, heading: pieces.findLastIndex((one, at) => at < piece && one.heading) };
+}
+
 /**
- * The same flow with the last page's columns evened out: the lowest height that still takes no further page,
- * found by halving.
+ * A flow with the last page's columns evened out: the lowest height that still takes no further page, found by halving.
+ * Only that page is set again; what stands before it does not depend on its height.
  */
 export function balanceColumns(
+  full: readonly Placed[],
   pieces: readonly Flowing[],
   columns: number,
   heights: (page: number) => number,
   gap: number,
-): Placed[] {
-  const full = flowColumns(pieces, columns, heights, gap);
+): readonly Placed[] {
   const last = pagesOf(full) - 1;
+  const start = startOf(last, full, pieces);
   const withLast = (height: number) =>
-    flowColumns(pieces, columns, (page) => (page === last ? height : heights(page)), gap);
+    flowColumns(pieces, columns, (page) => (page === last ? height : heights(page)), gap, start);
   let low = 0;
   let high = heights(last);
-  let best = full;
+  let best: readonly Placed[] = full.filter((one) => one.page === last);
   for (let i = 0; i < 14; i++) {
     const middle = (low + high) / 2;
     const tried = withLast(middle);
@@ -92,7 +109,7 @@ export function balanceColumns(
       high = middle;
     } else low = middle;
   }
-  return best;
+  return [...full.filter((one) => one.page < last), ...best];
 }
 
 function fits(placed: readonly Placed[], pieces: readonly Flowing[], heights: (page: number) => number): boolean {

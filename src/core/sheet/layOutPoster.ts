@@ -157,7 +157,7 @@ function headingOf(modifiers: readonly Modifier[], notation: Notation, box: Page
     modifiers.length === 0
       ? 'Without a modifier'
       : `With ${modifiers.map((one) => modifierLabel(one, notation)).join(' + ')}`;
-  return { role: 'heading', begins: words, items: text(words, 'bold', 11, box.margin, y + 12) };
+  return { role: 'heading', items: text(words, 'bold', 11, box.margin, y + 12) };
 }
 
 type Drawing = {

@@ -1,4 +1,5 @@
-import { layOutSheet } from './layOutSheet';
+import { fitSheet } from './fitSheet';
+import { layOutFit } from './layOutSheet';
 import type { PageSpec } from './pageBox';
 import type { SheetContents, SheetGroup, SheetLayout } from './sheet';
 import { type SheetRequest, sheetContents } from './sheetContents';
@@ -25,11 +26,16 @@ export function layOutReference(request: SheetRequest, spec: PageSpec, date: str
   let pages: readonly number[] = body.map(() => 1);
   for (let pass = 0; ; pass++) {
     const contents: SheetContents = { ...main, groups: [frontOf(body, pages), ...body] };
-    const layout = layOutSheet(contents, spec, date);
-    const found = body.map(
-      (group) => 1 + layout.pages.findIndex((page) => page.blocks.some((block) => block.begins === group.title)),
+    const fit = fitSheet(contents, spec);
+    const begins = new Map(
+      fit.placed.flatMap(({ piece, page, again }) => {
+        const one = fit.pieces[piece];
+        return one?.heading && !again ? [[one.group, page + 1] as const] : [];
+      }),
     );
-    if (pass >= MOST_PASSES || found.every((page, i) => page === pages[i])) return layout;
+    // The front is the first group.
+    const found = body.map((_, i) => begins.get(i + 1) ?? 1);
+    if (pass >= MOST_PASSES || found.every((page, i) => page === pages[i])) return layOutFit(contents, fit, spec, date);
     pages = found;
   }
 }

@@ -1,25 +1,11 @@
 import { counted } from '../text/sentence';
-import { balanceColumns, type Flowing, flowColumns, type Placed, pagesOf } from './flowColumns';
+import { columnWidthOf, fitSheet, gutterOf, headHeight, LEAST, type SheetFit } from './fitSheet';
+import { pagesOf } from './flowColumns';
 import { impose } from './impose';
 import { canSet, widthOf } from './measure';
-import { HARD_TO_READ, type PageBox, type PageSpec, pageBox } from './pageBox';
-import { breakLine, columnsAt, lineBlock, rowsHeight, type SetLine, shorten, text } from './setLine';
+import { HARD_TO_READ, type PageBox, type PageSpec } from './pageBox';
+import { columnsAt, lineBlock, shorten, text } from './setLine';
 import type { Block, Item, Page, SheetContents, SheetLayout } from './sheet';
-
-// In multiples of the type size.
-const HEADING = 2.3;
-const GROUP_GAP = 0.9;
-const FOOTER_POINTS = 18;
-/** Nothing is set smaller, even where that takes more pages than wanted. */
-const LEAST = 5;
-
-type Piece = Flowing & { readonly set: SetLine | null; readonly title: string };
-type Fit = {
-  readonly columns: number;
-  readonly size: number;
-  readonly pieces: readonly Piece[];
-  readonly placed: readonly Placed[];
-};
 
 /**
  * Sets a sheet. With pages wanted: the largest type at which it takes no more of them, with a warning under 6.5 pt.
@@ -29,25 +15,15 @@ type Fit = {
  * @param date as it is to stand in the footer.
  */
 export function layOutSheet(contents: SheetContents, spec: PageSpec, date: string): SheetLayout {
-  const box = pageBox(spec);
-  const wanted = spec.pages > 0 ? spec.pages : 1;
-  const smallest = spec.pages > 0 ? LEAST : box.smallest;
-  const { least, most } = box.columns;
-  let best: Fit | null = null;
-  for (let columns = least; columns <= most; columns++) {
-    const fit = largestOn(contents, box, columns, wanted, smallest);
-    if (fit && (!best || fit.size > best.size + 0.05)) best = fit;
-  }
-  const over = best === null && spec.pages > 0;
-  best ??= fitAt(contents, box, most, spec.pages > 0 ? HARD_TO_READ : box.comfortable);
-  const balanced = {
-    ...best,
-    placed: balanceColumns(best.pieces, best.columns, heightsOf(contents, box), gapOf(best)),
-  };
-  const layout = assemble(contents, box, balanced, date);
+  return layOutFit(contents, fitSheet(contents, spec), spec, date);
+}
+
+/** Draws a sheet whose places are found. */
+export function layOutFit(contents: SheetContents, found: SheetFit, spec: PageSpec, date: string): SheetLayout {
+  const layout = assemble(contents, found, date);
   const warnings = [
     ...layout.warnings,
-    ...(over
+    ...(found.over
       ? [`Even at ${LEAST} pt it does not go on ${counted(spec.pages, 'page')}; it takes ${layout.pages.length}.`]
       : []),
     ...(layout.size < HARD_TO_READ ? [`Type of ${layout.size.toFixed(1)} pt is hard to read on paper.`] : []),
@@ -55,71 +31,8 @@ export function layOutSheet(contents: SheetContents, spec: PageSpec, date: strin
   return impose({ ...layout, warnings }, spec);
 }
 
-const heightsOf =
-  (contents: SheetContents, box: PageBox) =>
-  (page: number): number =>
-    box.height - 2 * box.margin - headHeight(contents, box, page) - (box.footer ? FOOTER_POINTS : 0);
-const gapOf = ({ size }: { size: number }): number => GROUP_GAP * size;
-
-function largestOn(
-  contents: SheetContents,
-  box: PageBox,
-  columns: number,
-  pages: number,
-  smallest: number,
-): Fit | null {
-  // The rows alone tell soon when there are far too many.
-  const lines = contents.groups.reduce((sum, group) => sum + group.lines.length, 0);
-  if (lines * 1.95 * smallest > columns * box.height * pages) return null;
-  const fits = (size: number): Fit | null => {
-    const fit = fitAt(contents, box, columns, size);
-    return pagesOf(fit.placed) <= pages ? fit : null;
-  };
-  const largest = fits(box.largest);
-  if (largest) return largest;
-  let found = fits(smallest);
-  if (!found) return null;
-  // Found by halving, to a tenth of a point.
-  let [low, high] = [Math.round(smallest * 10), Math.round(box.largest * 10)];
-  while (high - low > 1) {
-    const middle = (low + high) >> 1;
-    const fit = fits(middle / 10);
-    if (fit) {
-      found = fit;
-      low = middle;
-    } else high = middle;
-  }
-  return found;
-}
-
-function columnWidthOf(box: PageBox, columns: number, size: number): number {
-  return (box.width - 2 * box.margin - (columns - 1) * gutterOf(box, size)) / columns;
-}
-/** Where a fold runs between the columns, each half has a margin of its own. */
-function gutterOf(box: PageBox, size: number): number {
-  return box.fold ? 2 * box.margin : box.gutter * size;
-}
-
-function fitAt(contents: SheetContents, box: PageBox, columns: number, size: number): Fit {
-  const columnWidth = columnWidthOf(box, columns, size) / size;
-  const pieces: Piece[] = contents.groups.flatMap((group, g): Piece[] => [
-    ...(group.title === '' ? [] : [{ height: HEADING * size, heading: true, group: g, set: null, title: group.title }]),
-    ...group.lines.map((line): Piece => {
-      const set = breakLine(line, columnWidth);
-      return { height: rowsHeight(set) * size, heading: false, group: g, set, title: '' };
-    }),
-  ]);
-  return { columns, size, pieces, placed: flowColumns(pieces, columns, heightsOf(contents, box), GROUP_GAP * size) };
-}
-
-/** Points taken by the title and its notes: on the first page whole, on later ones a single small line. */
-function headHeight(contents: SheetContents, { title, notes }: PageBox, page: number): number {
-  if (page > 0) return notes > 0 ? 20 : title * 1.5;
-  return title * 1.9 + 8 + (notes > 0 && contents.notes.length > 0 ? 16 : 0);
-}
-
-function assemble(contents: SheetContents, box: PageBox, fit: Fit, date: string): SheetLayout {
-  const { size, columns, placed, pieces } = fit;
+function assemble(contents: SheetContents, found: SheetFit, date: string): SheetLayout {
+  const { box, size, columns, placed, pieces } = found;
   const count = pagesOf(placed);
   const columnWidth = columnWidthOf(box, columns, size);
   const pages: Block[][] = Array.from({ length: count }, (_, page) => head(contents, box, page));
@@ -136,14 +49,7 @@ function assemble(contents: SheetContents, box: PageBox, fit: Fit, date: string)
         : headingBlock(one.title, again, x, top, columnWidth, size, contents.heads ?? []),
     );
   }
-  const letters = [
-    contents.title,
-    ...contents.groups.flatMap((g) => [
-      g.title,
-      ...g.lines.flatMap((l) => [l.name, ...l.keys.flat(), ...(l.columns ?? []).flat(2)]),
-    ]),
-  ];
-  const missing = letters.filter((one) => !canSet(one, 'words')).length;
+  const missing = missingIn(contents);
   return {
     width: box.width,
     height: box.height,
@@ -164,6 +70,25 @@ function assemble(contents: SheetContents, box: PageBox, fit: Fit, date: string)
         ? [`${counted(missing, 'text has', 'texts have')} letters that the sheet's fonts lack; a box stands for each.`]
         : [],
   };
+}
+
+/** How many texts have letters that no font of ours has. */
+function missingIn({ title, groups }: SheetContents): number {
+  let missing = 0;
+  const look = (text: string): void => {
+    if (!canSet(text, 'words')) missing++;
+  };
+  const lookAt = (caps: readonly string[]): void => caps.forEach(look);
+  look(title);
+  for (const group of groups) {
+    look(group.title);
+    for (const { name, keys, columns } of group.lines) {
+      look(name);
+      keys.forEach(lookAt);
+      for (const column of columns ?? []) column.forEach(lookAt);
+    }
+  }
+  return missing;
 }
 
 /** Where a card is folded, below its title. */
@@ -215,7 +140,6 @@ function headingBlock(
   const each = heads.length === 0 ? 0 : (width * (1 - (at[0] ?? 0))) / heads.length - size * 0.6;
   return {
     role: 'heading',
-    ...(again ? {} : { begins: title }),
     items: [
       ...text(words, 'bold', size * 1.05, x, top + size * 1.35),
       ...heads.flatMap((head, i) =>

@@ -1,3 +1,4 @@
+import { remembering } from '../text/remembering';
 import metrics from './metrics.json';
 
 /** The shipped faces. The `Ext` ones carry further Latin letters, the `symbols` ones the Mac's key symbols and arrows. */
@@ -45,33 +46,20 @@ function glyphOf(character: string, main: MainFace): Glyph {
   return glyph;
 }
 
-/** Whether every letter of a text is in our fonts. */
-export function canSet(text: string, main: MainFace): boolean {
-  for (const character of text.normalize('NFC')) if (glyphOf(character, main).text !== character) return false;
-  return true;
-}
-
 /** A text measured in a face is remembered: a sheet that is set again has mostly the same. */
-type Measured<T> = Readonly<Record<MainFace, Map<string, T>>>;
-const widths: Measured<number> = { words: new Map(), bold: new Map(), keys: new Map() };
-const runs: Measured<readonly Run[]> = { words: new Map(), bold: new Map(), keys: new Map() };
-const MOST_REMEMBERED = 40_000;
-
-function remembered<T>(of: Measured<T>, text: string, main: MainFace, measure: () => T): T {
-  const known = of[main].get(text);
-  if (known !== undefined) return known;
-  if (of[main].size > MOST_REMEMBERED) of[main].clear();
-  const value = measure();
-  of[main].set(text, value);
-  return value;
+function inEachFace<T>(measure: (text: string, main: MainFace) => T): (text: string, main: MainFace) => T {
+  const each = (main: MainFace) => remembering((text) => measure(text, main), 40_000);
+  const of = { words: each('words'), bold: each('bold'), keys: each('keys') };
+  return (text, main) => of[main](text);
 }
+
+/** Whether every letter of a text is in our fonts. */
+export const canSet = inEachFace((text, main): boolean =>
+  [...text.normalize('NFC')].every((character) => glyphOf(character, main).text === character),
+);
 
 /** The text split where the face changes, each piece measured without kerning, as preview and PDF set it. */
-export function runsOf(text: string, main: MainFace): readonly Run[] {
-  return remembered(runs, text, main, () => measureRuns(text, main));
-}
-
-function measureRuns(text: string, main: MainFace): Run[] {
+export const runsOf = inEachFace((text, main): readonly Run[] => {
   const runs: { text: string; face: Face; width: number }[] = [];
   for (const character of text.normalize('NFC')) {
     const glyph = glyphOf(character, main);
@@ -82,13 +70,11 @@ function measureRuns(text: string, main: MainFace): Run[] {
     } else runs.push({ ...glyph });
   }
   return runs;
-}
+});
 
 /** Width of a text at 1 pt. */
-export function widthOf(text: string, main: MainFace): number {
-  return remembered(widths, text, main, () => {
-    let width = 0;
-    for (const character of text.normalize('NFC')) width += glyphOf(character, main).width;
-    return width;
-  });
-}
+export const widthOf = inEachFace((text, main): number => {
+  let width = 0;
+  for (const character of text.normalize('NFC')) width += glyphOf(character, main).width;
+  return width;
+});

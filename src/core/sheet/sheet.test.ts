@@ -9,6 +9,7 @@ import { whereOf } from '../keyboard/where';
 import { type Keymap, keymapOf, rowsOf } from '../keymap/keymap';
 import { DEFAULT_RULES, type Program } from '../program/program';
 import { INKS } from '../workspace/dressing';
+import { balanceColumns, flowColumns, pagesOf, startOf } from './flowColumns';
 import { layOutSheet } from './layOutSheet';
 import { makeSheet } from './makeSheet';
 import { runsOf, widthOf } from './measure';
@@ -202,6 +203,35 @@ describe('a sheet', () => {
     const lots = layOutSheet(many(1000), DEFAULT_SHEET, '');
     expect(lots.size).toBe(9);
     expect(lots.pages.length).toBeGreaterThan(5);
+  });
+
+  it('sets a page again as it was, and moves nothing before the last one when that is evened out', () => {
+    const piece = fc.record({ height: fc.integer({ min: 5, max: 40 }), heading: fc.boolean() });
+    fc.assert(
+      fc.property(
+        fc.array(piece, { minLength: 1, maxLength: 80 }),
+        fc.integer({ min: 1, max: 4 }),
+        (drawn, columns) => {
+          let group = 0;
+          const pieces = drawn.map((one) => ({ ...one, group: one.heading ? ++group : group }));
+          const heights = () => 100;
+          const full = flowColumns(pieces, columns, heights, 6);
+          const last = pagesOf(full) - 1;
+          for (let page = 0; page <= last; page++)
+            expect(flowColumns(pieces, columns, heights, 6, startOf(page, full, pieces))).toEqual(
+              full.filter((one) => one.page >= page),
+            );
+          const even = balanceColumns(full, pieces, columns, heights, 6);
+          const ends = (placed: typeof full): number =>
+            Math.max(
+              ...placed.filter((one) => one.page === last).map((one) => one.y + (pieces[one.piece]?.height ?? 0)),
+            );
+          expect(even.filter((one) => one.page < last)).toEqual(full.filter((one) => one.page < last));
+          expect(even.filter((one) => !one.again).map((one) => one.piece)).toEqual([...pieces.keys()]);
+          expect(ends([...even])).toBeLessThanOrEqual(ends(full));
+        },
+      ),
+    );
   });
 
   it('measures by the shipped fonts and says what they lack', () => {

@@ -64,8 +64,6 @@ export type Item =
 export type Block = {
   readonly role: 'title' | 'note' | 'heading' | 'line' | 'footer' | 'cut';
   readonly items: readonly Item[];
-  /** Of a heading where its group begins, what it says in full. */
-  readonly begins?: string;
 };
 export type Page = { readonly blocks: readonly Block[] };
 export type SheetLayout = {

@@ -5,9 +5,10 @@ import type { Where } from '../keyboard/where';
 import { type Binding, bindingsOf, type Keymap, sameKeys } from '../keymap/keymap';
 import { type Command, type CommandId, type Program, pathText } from '../program/program';
 import { turnArea } from '../program/turnArea';
+import { remembering } from '../text/remembering';
 import type { Ink } from '../workspace/dressing';
 import type { SheetContents, SheetGroup, SheetLine } from './sheet';
-import type { SheetNotation, SheetSpec } from './sheetSpec';
+import type { Extra, SheetNotation, SheetSpec } from './sheetSpec';
 import type { SideBySide } from './sideBySide';
 import { TASK_ORDER, taskOf } from './tasks';
 
@@ -71,7 +72,7 @@ export function sheetContents(request: SheetRequest): SheetContents {
       continue;
     }
     group.byTurns.set(turns, group.lines.length);
-    const notes = notesOf(command, bindings, request);
+    const notes = notesOf(command, bindings, request, shows);
     group.lines.push({
       name: command.name,
       ...keysOf(bindings, spec.notation),
@@ -154,22 +155,30 @@ function keysOf(bindings: readonly Binding[], notation: SheetNotation): Pick<She
   return { keys: bindings.map((one) => capsOf(one.chord, 'windows')), ...(again.length > 0 ? { again } : {}) };
 }
 
-function notesOf(command: Command, bindings: readonly Binding[], request: SheetRequest): string[] {
+function notesOf(
+  command: Command,
+  bindings: readonly Binding[],
+  request: SheetRequest,
+  shows: ReadonlySet<Extra>,
+): string[] {
   const { spec } = request;
-  const shows = new Set(spec.extras);
-  const notation: Notation = spec.notation === 'both' ? 'windows' : spec.notation;
   const before = bindingsOf(baseOf(request).keymap, command.id);
   const was = spec.form === 'difference' || (shows.has('was') && !sameKeys(bindings, before));
-  const written = before.map(({ chord }) => {
-    const parsed = parseCanonical(chord);
-    return parsed ? writeChord(parsed, notation) : chord;
-  });
   return [
-    ...(was ? [written.length === 0 ? 'had no key' : `was ${written.join(' or ')}`] : []),
+    ...(was ? [wasKeys(before, spec)] : []),
     ...(bindings.length === 0 && !was ? [] : bindings.length === 0 ? ['now without a key'] : []),
     ...(shows.has('hooks') ? bindings.flatMap((one) => one.hook ?? []) : []),
     ...(shows.has('path') && command.path.length > 0 ? [pathText(command.path)] : []),
   ];
+}
+
+function wasKeys(before: readonly Binding[], { notation }: SheetSpec): string {
+  if (before.length === 0) return 'had no key';
+  const written = before.map(({ chord }) => {
+    const parsed = parsedOf(chord);
+    return parsed ? writeChord(parsed, notation === 'both' ? 'windows' : notation) : chord;
+  });
+  return `was ${written.join(' or ')}`;
 }
 
 const NO_KEY = 'No key';
@@ -180,7 +189,7 @@ const HELD = 'While held';
 function groupOf(command: Command, bindings: readonly Binding[], { program, spec }: SheetRequest): string {
   if (spec.group === 'menu') return command.path[0] ?? program.name;
   if (spec.group === 'task') return taskOf(command);
-  const parsed = bindings[0] ? parseCanonical(bindings[0].chord) : null;
+  const parsed = bindings[0] ? parsedOf(bindings[0].chord) : null;
   const stroke = parsed?.strokes[0];
   if (!stroke) return NO_KEY;
   if (parsed?.hold) return HELD;
@@ -206,7 +215,7 @@ function inOrder(
 
 function sortKey(command: Command, bindings: readonly Binding[], { order }: SheetSpec): string {
   if (order === 'name') return command.name.toLowerCase();
-  const parsed = bindings[0] ? parseCanonical(bindings[0].chord) : null;
+  const parsed = bindings[0] ? parsedOf(bindings[0].chord) : null;
   const stroke = parsed?.strokes[0];
   if (!stroke) return '~';
   // The key itself first, so that all that is on one key stands together; then how many modifiers are held.
@@ -229,23 +238,24 @@ function sorted(lines: readonly SheetLine[], keys: readonly string[]): SheetLine
     .map((one) => one.line);
 }
 
+/** A keymap names the same chords each time its sheet is made. */
+const parsedOf = remembering(parseCanonical);
+
+function capsIn(notation: Notation): (chord: string) => readonly string[] {
+  return remembering((chord) => {
+    const parsed = parsedOf(chord);
+    if (!parsed) return [chord];
+    const caps = parsed.strokes.flatMap((stroke, i) => [...(i > 0 ? ['then'] : []), ...strokeCaps(stroke, notation)]);
+    return parsed.hold ? [...caps, 'hold'] : caps;
+  });
+}
+const caps: Readonly<Record<Notation, (chord: string) => readonly string[]>> = {
+  windows: capsIn('windows'),
+  mac: capsIn('mac'),
+  symbols: capsIn('symbols'),
+};
+
 /** The caps of one chord for paper; a held chord ends in the word "hold", strokes of a sequence are joined by "then". */
 export function capsOf(chord: string, notation: Notation): readonly string[] {
-  const key = `${notation} ${chord}`;
-  let caps = known.get(key);
-  if (!caps) {
-    if (known.size > MOST_KNOWN) known.clear();
-    caps = capsNow(chord, notation);
-    known.set(key, caps);
-  }
-  return caps;
-}
-const known = new Map<string, readonly string[]>();
-const MOST_KNOWN = 20_000;
-
-function capsNow(chord: string, notation: Notation): string[] {
-  const parsed = parseCanonical(chord);
-  if (!parsed) return [chord];
-  const caps = parsed.strokes.flatMap((stroke, i) => [...(i > 0 ? ['then'] : []), ...strokeCaps(stroke, notation)]);
-  return parsed.hold ? [...caps, 'hold'] : caps;
+  return caps[notation](chord);
 }

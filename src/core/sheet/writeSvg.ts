@@ -41,28 +41,45 @@ export function facesOf({ pages }: SheetLayout): ReadonlySet<Face> {
   );
 }
 
-/** How texts are set: the family of each face, and whether they are held to the width the core measured. */
+/**
+ * How texts are set: the family of each face; and whether they are held to the width the core measured, each a text of its
+ * own, or all of a line are one text, which a browser sets sooner.
+ */
 export type TextStyle = { readonly family: (face: Face) => string; readonly held: boolean };
+
+type TextItem = Extract<Item, { kind: 'text' }>;
 
 /**
  * The shapes of a page, in points, as the inside of an SVG element. All rules of a weight are one shape and all key caps
  * are one: a page has hundreds of them, and each shape of its own takes its time.
  */
 export function pageShapes(page: Page, style: TextStyle): string {
-  const items = page.blocks.flatMap((block) => block.items);
   const rules = new Map<string, string>();
   let caps = '';
   let others = '';
-  for (const item of items) {
-    if (item.kind === 'rule') {
-      const look = `stroke="${item.soft ? '#c4c4c4' : '#161616'}" stroke-width="${n(item.weight)}"`;
-      rules.set(look, `${rules.get(look) ?? ''}M${n(item.x)} ${n(item.y)}h${n(item.width)}`);
-    } else if (item.kind === 'cap') caps += capOutline(item);
-    else others += shapeOf(item, style);
+  for (const { items } of page.blocks) {
+    const texts: TextItem[] = [];
+    for (const item of items) {
+      if (item.kind === 'rule') {
+        const look = `stroke="${item.soft ? '#c4c4c4' : '#161616'}" stroke-width="${n(item.weight)}"`;
+        rules.set(look, `${rules.get(look) ?? ''}M${n(item.x)} ${n(item.y)}h${n(item.width)}`);
+      } else if (item.kind === 'cap') caps += capOutline(item);
+      else if (item.kind === 'text') texts.push(item);
+      else others += shapeOf(item);
+    }
+    if (style.held) others += texts.map((item) => textOf('text', item, style)).join('');
+    else if (texts.length > 0) others += `<text>${texts.map((item) => textOf('tspan', item, style)).join('')}</text>`;
   }
   const lines = [...rules].map(([look, d]) => `<path d="${d}" ${look}/>`).join('');
   const outlines = caps === '' ? '' : `<path d="${caps}" fill="none" stroke="#777" stroke-width="0.6"/>`;
   return `${lines}${outlines}${others}`;
+}
+
+function textOf(tag: 'text' | 'tspan', item: TextItem, { family, held }: TextStyle): string {
+  const weight = item.face.startsWith('bold') ? ' font-weight="700"' : '';
+  const width = held ? ` textLength="${n(item.width)}"` : '';
+  const fill = item.soft ? ' fill="#555"' : '';
+  return `<${tag} x="${n(item.x)}" y="${n(item.y)}" font-size="${n(item.size)}" font-family="${safe(family(item.face))}"${weight}${width}${fill}>${safe(item.text)}</${tag}>`;
 }
 
 const CORNER = 2;
@@ -72,14 +89,8 @@ function capOutline({ x, y, width, height }: Extract<Item, { kind: 'cap' }>): st
   return `M${n(x + CORNER)} ${n(y)}h${w}${turn(2, 2)}v${h}${turn(-2, 2)}h-${w}${turn(-2, -2)}v-${h}${turn(2, -2)}z`;
 }
 
-function shapeOf(item: Exclude<Item, { kind: 'rule' | 'cap' }>, { family, held }: TextStyle): string {
+function shapeOf(item: Exclude<Item, { kind: 'rule' | 'cap' | 'text' }>): string {
   switch (item.kind) {
-    case 'text': {
-      const weight = item.face.startsWith('bold') ? ' font-weight="700"' : '';
-      const width = held ? ` textLength="${n(item.width)}"` : '';
-      const fill = item.soft ? ' fill="#555"' : '';
-      return `<text x="${n(item.x)}" y="${n(item.y)}" font-size="${n(item.size)}" font-family="${safe(family(item.face))}"${weight}${width}${fill}>${safe(item.text)}</text>`;
-    }
     case 'stroke':
       return `<path d="M${n(item.x)} ${n(item.y)}L${n(item.toX)} ${n(item.toY)}" stroke="#777" stroke-width="0.5"${item.dashed ? ' stroke-dasharray="3 3"' : ''}/>`;
     case 'dot':

@@ -6,7 +6,7 @@ import { draftOf } from '../../core/keymap/draft';
 import { EMPTY_KEYMAP, rowsOf } from '../../core/keymap/keymap';
 import { makeSheet } from '../../core/sheet/makeSheet';
 import type { Face } from '../../core/sheet/measure';
-import { requestOf } from '../../core/sheet/requestOf';
+import { requestOf, sheetDataOf } from '../../core/sheet/requestOf';
 import type { SheetContents, SheetLayout } from '../../core/sheet/sheet';
 import { MOST_PROGRAMS, type SheetSpec } from '../../core/sheet/sheetSpec';
 import { type SideBySide, sideBySide } from '../../core/sheet/sideBySide';
@@ -93,7 +93,10 @@ export async function sheetFile(query: Readonly<Record<string, unknown>>): Promi
   const given = await loadSheets(program, keymap);
   const settings = await loadSettings();
   const table = spec.form === 'programs' ? await loadSideBySide(program, keymap, spec.programs) : undefined;
-  const { contents, layout } = makeSheet(requestOf(given, spec, whereOf(settings, settings.desktop), table), date);
+  const { contents, layout } = makeSheet(
+    requestOf(sheetDataOf(given), spec, whereOf(settings, settings.desktop), table),
+    date,
+  );
   return { name: contents.title, ...(await written(as, contents, layout)) };
 }
 

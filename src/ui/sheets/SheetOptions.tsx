@@ -1,6 +1,6 @@
 'use client';
 
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { KIND_PLURALS, KINDS } from '@/core/program/program';
 import { groupTitles } from '@/core/sheet/makeSheet';
 import { chosenCommands, type SheetRequest } from '@/core/sheet/sheetContents';
@@ -39,6 +39,8 @@ type Props = {
   readonly links: readonly KeymapLink[];
   readonly request: SheetRequest;
   readonly spec: SheetSpec;
+  /** As it was when last painted: how many lines other choices would have follows the page. */
+  readonly painted: SheetSpec;
   readonly onChoose: (values: Partial<SheetSpec>) => void;
 };
 
@@ -77,21 +79,19 @@ const WAY_WORDS: Readonly<Record<Way, string>> = { across: 'Across', upright: 'U
 const PAGE_CHOICES = [0, 1, 2, 3, 4] as const;
 
 /** All that can be chosen of a sheet; what does not apply to its form is not shown. */
-export function SheetOptions({ given, links, request, spec, onChoose }: Props) {
+export function SheetOptions({ given, links, request, spec, painted, onChoose }: Props) {
   const [dialog, setDialog] = useState<'pick' | 'names' | null>(null);
   const { program } = given.view;
   const { keymap, factory, uses } = request;
-  // The page comes first; how many lines other choices would have follows.
-  const later = useDeferredValue(spec);
   const counts = useMemo(
     () =>
       new Map(
         CONTENTS.map((contents) => {
-          const own: SheetSpec = { ...later, form: 'desk', contents };
+          const own: SheetSpec = { ...painted, form: 'desk', contents };
           return [contents, chosenCommands({ program, keymap, factory, spec: own, ...(uses ? { uses } : {}) }).length];
         }),
       ),
-    [program, keymap, factory, uses, later],
+    [program, keymap, factory, uses, painted],
   );
   const menus = useMemo(() => [...new Set(program.commands.map((one) => one.path[0] ?? program.name))], [program]);
   // The first keymap of each other program that is somebody's own.

@@ -1,40 +1,27 @@
-import { memo, useMemo } from 'react';
+import { memo, useLayoutEffect, useMemo, useRef } from 'react';
 import type { Face } from '@/core/sheet/measure';
-import type { Page, SheetLayout } from '@/core/sheet/sheet';
 import { pageShapes } from '@/core/sheet/writeSvg';
-
-/** The families in which the browser has each face. */
-export const FAMILIES: Readonly<Record<Face, string>> = {
-  words: '"Atkinson Hyperlegible Next"',
-  wordsExt: '"Atkinson Hyperlegible Next"',
-  bold: '"Atkinson Hyperlegible Next"',
-  boldExt: '"Atkinson Hyperlegible Next"',
-  keys: '"Atkinson Hyperlegible Mono"',
-  keysExt: '"Atkinson Hyperlegible Mono"',
-  symbols: '"Gray Pin Symbols"',
-  symbolsMath: '"Gray Pin Symbols"',
-  symbolsMore: '"Gray Pin Symbols"',
-};
+import { type Drawing, drawPage, FAMILIES } from './drawPage';
 
 const STYLE = { family: (face: Face) => FAMILIES[face], held: false };
 
 /** One page of a sheet, drawn from the same layout and by the same hand as the SVG file; lengths in points. */
 export const SheetPage = memo(function SheetPage({
-  layout,
-  page,
+  drawing: { page, width, height },
   label,
 }: {
-  layout: SheetLayout;
-  page: Page;
-  label: string;
+  drawing: Drawing;
+  /** None where a picture of the page as it is now stands before it. */
+  label: string | undefined;
 }) {
   // As one text: a page has some two thousand shapes, which the browser reads faster than they are made one by one.
   const shapes = useMemo(() => ({ __html: pageShapes(page, STYLE) }), [page]);
   return (
     <svg
-      viewBox={`0 0 ${layout.width} ${layout.height}`}
+      viewBox={`0 0 ${width} ${height}`}
       role="img"
       aria-label={label}
+      aria-hidden={label === undefined}
       xmlns="http://www.w3.org/2000/svg"
       fill="#161616"
       xmlSpace="preserve"
@@ -44,3 +31,18 @@ export const SheetPage = memo(function SheetPage({
     />
   );
 });
+
+/** The same page as a picture: it is there sooner, and stands in until the shapes are. */
+export function PagePicture({ drawing, label }: { drawing: Drawing; label: string }) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  useLayoutEffect(() => {
+    const at = canvas.current;
+    const pen = at?.getContext('2d', { alpha: false });
+    if (!at || !pen) return;
+    at.width = Math.round(at.clientWidth * window.devicePixelRatio);
+    at.height = Math.round(at.clientHeight * window.devicePixelRatio);
+    pen.setTransform(at.width / drawing.width, 0, 0, at.height / drawing.height, 0, 0);
+    drawPage(pen, drawing);
+  }, [drawing]);
+  return <canvas ref={canvas} role="img" aria-label={label} />;
+}

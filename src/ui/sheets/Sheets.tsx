@@ -6,7 +6,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
 import { makeSheet } from '@/core/sheet/makeSheet';
-import { requestOf } from '@/core/sheet/requestOf';
+import { requestOf, sheetDataOf } from '@/core/sheet/requestOf';
 import { sheetQuery } from '@/core/sheet/sheetQuery';
 import type { SheetSpec } from '@/core/sheet/sheetSpec';
 import { counted } from '@/core/text/sentence';
@@ -14,6 +14,7 @@ import type { KeptSheet, KeymapLink, SheetsView } from '@/core/view/views';
 import { type Action, ActionsMenu } from '../parts/ActionsMenu';
 import { KeymapPicker } from '../parts/KeymapPicker';
 import { NameDialog } from '../parts/NameDialog';
+import { usePainted } from '../parts/usePainted';
 import { ask, messageOf } from '../shell/api';
 import { useNotice } from '../shell/Notices';
 import { useSettings } from '../shell/SettingsContext';
@@ -50,13 +51,15 @@ export function Sheets({ given, links, initial, today }: Props) {
   const { view } = given;
   const { program, programSlug, draft } = view;
   const { table, problem } = useSideBySide(programSlug, draft.slug, spec);
-  const request = useMemo(() => requestOf(given, spec, where, table ?? undefined), [given, spec, where, table]);
+  const data = useMemo(() => sheetDataOf(given), [given]);
+  const request = useMemo(() => requestOf(data, spec, where, table ?? undefined), [data, spec, where, table]);
   const { contents, layout } = useMemo(() => makeSheet(request, today), [request, today]);
   const count = contents.groups.reduce((sum, group) => sum + group.lines.length, 0);
   const address = `/sheets/${programSlug}/${draft.slug}`;
+  const painted = usePainted(spec);
   useEffect(() => {
-    window.history.replaceState(null, '', `${address}?${new URLSearchParams(sheetQuery(spec))}`);
-  }, [spec, address]);
+    window.history.replaceState(null, '', `${address}?${new URLSearchParams(sheetQuery(painted))}`);
+  }, [painted, address]);
   const file = (as: string): string =>
     `/api/sheets?${new URLSearchParams({ ...sheetQuery(spec), program: programSlug, keymap: draft.slug, date: today, as })}`;
   const choose = (values: Partial<SheetSpec>): void => setSpec((now) => ({ ...now, ...values }));
@@ -148,7 +151,7 @@ export function Sheets({ given, links, initial, today }: Props) {
               actions={keptActions}
             />
           </div>
-          <SheetOptions given={given} links={links} request={request} spec={spec} onChoose={choose} />
+          <SheetOptions given={given} links={links} request={request} spec={spec} painted={painted} onChoose={choose} />
           <div>
             <h2 className={styles.fit}>Fit</h2>
             <p>
