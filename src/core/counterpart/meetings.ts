@@ -7,19 +7,18 @@ type Postings = { readonly columns: Int32Array; readonly meanings: Int32Array; r
 const WORTH = 0.37;
 
 /**
- * For a row, the columns that are worth comparing: those whose names may mean enough of the same, or that speak of a concept that it
- * speaks of. Found from lists of the columns by meaning, not by passing all of them.
+ * For a row, the columns that are worth comparing: those of the same name, those whose names may mean enough of the same,
+ * and those that speak of a concept that it speaks of. Found from lists of the columns, not by passing all of them.
  */
 export function meetings(columns: readonly Numbered[], vocabulary: Vocabulary): (row: Numbered) => readonly number[] {
   const { root, weight } = vocabulary;
   const byRoot = postingsByRoot(columns, root);
   const byConcept = new Map<number, number[]>();
-  columns.forEach(({ concepts }, column) => {
-    for (const { concept } of concepts) {
-      const list = byConcept.get(concept);
-      if (list) list.push(column);
-      else byConcept.set(concept, [column]);
-    }
+  // Endings that mean something of their own can give the same name other meanings.
+  const byName = new Map<string, number[]>();
+  columns.forEach(({ concepts, reading: { plain } }, column) => {
+    for (const { concept } of concepts) put(byConcept, concept, column);
+    if (plain !== '') put(byName, plain, column);
   });
   const here = new Float64Array(columns.length);
   const there = new Float64Array(columns.length);
@@ -72,17 +71,24 @@ export function meetings(columns: readonly Numbered[], vocabulary: Vocabulary): 
       here[column] = 0;
       there[column] = 0;
     }
-    for (const { concept } of row.concepts)
-      for (const column of byConcept.get(concept) ?? NONE) {
-        if (foundFor[column] === asked) continue;
-        foundFor[column] = asked;
-        found.push(column);
-      }
+    const meet = (column: number): void => {
+      if (foundFor[column] === asked) return;
+      foundFor[column] = asked;
+      found.push(column);
+    };
+    for (const column of byName.get(row.reading.plain) ?? NONE) meet(column);
+    for (const { concept } of row.concepts) for (const column of byConcept.get(concept) ?? NONE) meet(column);
     return found;
   };
 }
 
 const NONE: readonly number[] = [];
+
+function put<K>(lists: Map<K, number[]>, key: K, column: number): void {
+  const list = lists.get(key);
+  if (list) list.push(column);
+  else lists.set(key, [column]);
+}
 
 function postingsByRoot(columns: readonly Numbered[], root: Int32Array): ReadonlyMap<number, Postings> {
   const lists = new Map<number, [column: number, meaning: number, credit: number][]>();
