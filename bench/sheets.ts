@@ -59,7 +59,7 @@ export async function changeSheets(page: Page, base: string): Promise<number[]> 
       words,
     );
     if (i >= WARM_UP) took.push(ms);
-    await page.waitForTimeout(300);
+    await page.waitForTimeout(200 + ((i * 137) % 900));
   }
   return took;
 }

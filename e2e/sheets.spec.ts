@@ -51,8 +51,7 @@ test('the PDF has the keys of the preview, in its places and order, in embedded 
     ),
   ];
   const drawn = await page
-    .locator('svg[role=img]')
-    .first()
+    .getByRole('img', { name: 'Page 1 of' })
     .locator('tspan')
     .evaluateAll((nodes) =>
       nodes.map((node) => ({
@@ -83,7 +82,7 @@ test('choices change the page and the address; printing takes the pages alone', 
   await expect(page).toHaveURL(/notation=symbols.*paper=Letter.*way=upright/);
   await page.reload();
   await expect(page.getByRole('radio', { name: 'Letter' })).toBeChecked();
-  await expect(page.locator('svg[role=img]').first()).toHaveAttribute('viewBox', '0 0 612 792');
+  await expect(page.getByRole('img', { name: 'Page 1 of' }).locator('svg')).toHaveAttribute('viewBox', '0 0 612 792');
   const printed = '.tmp/printed.pdf';
   await page.pdf({ path: printed, preferCSSPageSize: true });
   expect(tool('pdfinfo', printed)).toMatch(/Pages:\s+1\n[\s\S]*Page size:\s+612 x 792/);
@@ -103,7 +102,7 @@ test('the page looked at answers before the others are drawn; printing draws the
   const pages = page.getByRole('region', { name: 'The page as it will print' });
   await expect(pages.getByRole('img', { name: 'Page 1 of 4' })).toBeVisible();
   await pages.evaluate((one) => one.scrollTo(0, one.scrollHeight));
-  await expect(pages.locator('canvas[aria-label="Page 4 of 4"]')).toBeVisible();
+  await expect(pages.getByRole('img', { name: 'Page 4 of 4' }).locator('canvas')).toBeVisible();
   await page.getByText('Mac', { exact: true }).click();
   await expect(pages.locator('canvas')).toHaveCount(1);
   await expect(pages.locator('tspan', { hasText: /^Command$/ })).toHaveCount(0);

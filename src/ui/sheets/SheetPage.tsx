@@ -6,22 +6,13 @@ import { type Drawing, drawPage, FAMILIES } from './drawPage';
 const STYLE = { family: (face: Face) => FAMILIES[face], held: false };
 
 /** One page of a sheet, drawn from the same layout and by the same hand as the SVG file; lengths in points. */
-export const SheetPage = memo(function SheetPage({
-  drawing: { page, width, height },
-  label,
-}: {
-  drawing: Drawing;
-  /** None where a picture of the page as it is now stands before it. */
-  label: string | undefined;
-}) {
+export const SheetPage = memo(function SheetPage({ drawing: { page, width, height } }: { drawing: Drawing }) {
   // As one text: a page has some two thousand shapes, which the browser reads faster than they are made one by one.
   const shapes = useMemo(() => ({ __html: pageShapes(page, STYLE) }), [page]);
   return (
     <svg
       viewBox={`0 0 ${width} ${height}`}
-      role="img"
-      aria-label={label}
-      aria-hidden={label === undefined}
+      aria-hidden
       xmlns="http://www.w3.org/2000/svg"
       fill="#161616"
       xmlSpace="preserve"
@@ -33,7 +24,7 @@ export const SheetPage = memo(function SheetPage({
 });
 
 /** The same page as a picture: it is there sooner, and stands in until the shapes are. */
-export function PagePicture({ drawing, label }: { drawing: Drawing; label: string }) {
+export function PagePicture({ drawing }: { drawing: Drawing }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   useLayoutEffect(() => {
     const at = canvas.current;
@@ -44,5 +35,5 @@ export function PagePicture({ drawing, label }: { drawing: Drawing; label: strin
     pen.setTransform(at.width / drawing.width, 0, 0, at.height / drawing.height, 0, 0);
     drawPage(pen, drawing);
   }, [drawing]);
-  return <canvas ref={canvas} role="img" aria-label={label} />;
+  return <canvas ref={canvas} aria-hidden />;
 }
