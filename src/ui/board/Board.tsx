@@ -42,7 +42,7 @@ type Props = {
 };
 
 /** How long, in ms, the address rests before it follows. */
-const ADDRESS_RESTS = 120;
+const ADDRESS_RESTS = 400;
 
 /** Commands that lost their keys and are to be given others, one after the other; then back to where it began. */
 type Chain = { readonly queue: readonly Command[]; readonly back: Command };
