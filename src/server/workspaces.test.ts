@@ -8,8 +8,9 @@ import { hidePanel, sizeDock } from '../core/workspace/changePanels';
 import { hideLines, markLines, PLAIN_MENUS } from '../core/workspace/dressing';
 import { placePanel } from '../core/workspace/placePanel';
 import type { Workspace } from '../core/workspace/room';
+import { USUAL_ICONS, usualIcon } from '../core/workspace/usualIcon';
 import { closeDatabase } from './database';
-import { findIcons } from './icons';
+import { findIcons, iconsNamed } from './icons';
 import type { Problem } from './problem';
 import { bringIn, exportProgram, readProgramFile } from './useCases/bringIn';
 import { saveSettings } from './useCases/settings';
@@ -49,6 +50,24 @@ async function fresh(): Promise<string> {
   return bringIn({ ...contents, program: { ...contents.program, name: `Tarnlight ${++made}` } });
 }
 const now = async (slug: string): Promise<RoomState> => (await loadRoom(slug)).state;
+
+describe('usual icons', () => {
+  it('are all in the set, and most tools and panels of the demo programs have one that says what they do', () => {
+    expect(Object.keys(iconsNamed(USUAL_ICONS)).sort()).toEqual([...USUAL_ICONS].sort());
+    const shown = file.program.commands.filter((one) => one.kind === 'tool' || one.kind === 'panel');
+    expect(shown.filter((one) => usualIcon(one) !== null).length).toBeGreaterThan(0.9 * shown.length);
+    const named = ['Crop tool', 'Clone', 'Layers', 'Pick color', 'Zoom', 'Eraser', 'Frobnicate'];
+    expect(named.map((name) => usualIcon({ name }))).toEqual([
+      'crop',
+      'stamp',
+      'layers',
+      'pipette',
+      'zoom-in',
+      'eraser',
+      null,
+    ]);
+  });
+});
 
 describe('a room', () => {
   it('is changed in steps that undo and redo exactly, and is there after a restart', async () => {

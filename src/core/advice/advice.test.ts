@@ -8,11 +8,14 @@ import { usesOf } from '../effort/uses';
 import { bindingsOf, type Keymap, keymapOf, type Row } from '../keymap/keymap';
 import { applyTicket, invertTicket } from '../keymap/ticket';
 import { type Command, DEFAULT_RULES, FORMS, type Program } from '../program/program';
+import { isSentence } from '../testing/isSentence';
 import { here } from '../testing/sampleProgram';
+import { plainWords } from '../text/sentence';
 import { buildAdvisor } from './advisor';
 import { besideOf } from './beside';
 import { shortReason } from './describeReason';
 import { explainLine } from './explainLine';
+import { farKeys, nearerKeys } from './farKeys';
 import { partnersOf } from './partnersOf';
 import { planWishes } from './planWishes';
 import { searchPairs } from './searchPairs';
@@ -159,9 +162,7 @@ describe('a plan', () => {
           const paid = line.paidBy.reduce((sum, id) => sum + (gainOf.get(id) ?? 0), 0);
           const pinned = line.paidBy.some((id) => told.has(id));
           if (!pinned) expect(paid + line.gain).toBeGreaterThanOrEqual(-0.01);
-          const words = explainLine(line, facts, new Map())
-            .map((span) => Object.values(span)[0])
-            .join('');
+          const words = plainWords(explainLine(line, facts, new Map()));
           expect(words).toContain(facts.commands.get(line.paidBy[0] ?? '')?.name);
         }
       }),
@@ -242,9 +243,7 @@ describe('a plan', () => {
     // Stain mask may be pushed off Alt+S, a letter of Lift stain, once its keys may be spent; what it gets is named.
     const pushed = plan(keymap, list(['lift-stain'], { layers: [['Alt']], spendBelow: 50 }));
     const words = (id: string) =>
-      explainLine(pushed.lines.find((line) => line.command === id) as never, facts, keymap.bindings)
-        .map((span) => Object.values(span)[0])
-        .join('');
+      plainWords(explainLine(pushed.lines.find((line) => line.command === id) as never, facts, keymap.bindings));
     expect(pushed.lines.find((line) => line.command === 'lift-stain')?.after?.chord).toBe('Alt+S');
     expect(words('lift-stain')).toContain('Stain mask');
     expect(words('stain-mask')).toContain('Lift stain');
@@ -252,6 +251,74 @@ describe('a plan', () => {
     expect(
       checkKeymap(buildClashIndex(facts, after, here.place), here, keymap).filter((one) => one.gravity === 'wrong'),
     ).toEqual([]);
+  });
+});
+
+describe('a plan in words', () => {
+  it('says of every line what becomes of it, in whole sentences that name whom it takes from or gives to', () => {
+    const kinds = new Set<string>();
+    fc.assert(
+      fc.property(anyCleanKeymap, anyList, (keymap, wanted) => {
+        for (const line of plan(keymap, wanted).lines) {
+          const said = plainWords(explainLine(line, facts, keymap.bindings));
+          // What the other takes or keeps may begin with its name, as small as it is written.
+          expect(said.charAt(0).toUpperCase() + said.slice(1)).toSatisfy(isSentence);
+          const names = (id: string): string => facts.commands.get(id)?.name ?? id;
+          if (line.after && line.after.chord !== line.before?.chord)
+            for (const id of line.from) expect(said).toContain(names(id));
+          if (line.role === 'spare' && line.to) expect(said).toContain(names(line.to));
+          kinds.add(said.replace(/^(?:\S+ ){0,1}/, '').slice(0, 12));
+        }
+      }),
+      { numRuns: 300 },
+    );
+    expect(kinds.size).toBeGreaterThan(12);
+  });
+});
+
+describe('keys that are far and used often', () => {
+  const rows: Row[] = [
+    ['lift-stain', 'Mod+Shift+F9'],
+    ['stain-mask', 'Mod+Shift+F10'],
+    ['step-in', 'Alt+S'],
+    ['clone', 'Mod+Shift+F8', true],
+  ];
+  const index = buildClashIndex(facts, keymapOf(rows), here.place);
+  const often = new Map([
+    ['lift-stain', 20],
+    ['stain-mask', 60],
+    ['step-in', 500],
+    ['clone', 9],
+  ]);
+  const far = farKeys(advisor, index, (one) => often.get(one.id) ?? 0);
+
+  it('are found, those that cost most first, and those near by or seldom used are not', () => {
+    expect(far.map((one) => [one.command.id, one.chord])).toEqual([
+      ['stain-mask', 'Mod+Shift+F10'],
+      ['lift-stain', 'Mod+Shift+F9'],
+    ]);
+    expect(farKeys(advisor, index, () => 9)).toEqual([]);
+  });
+
+  it('are changed for nearer ones that nobody else has, and that are free of clashes', () => {
+    for (const one of far) {
+      const nearer = nearerKeys(advisor, index, one);
+      if (!nearer) throw new Error('nothing nearer');
+      expect(nearer.suggestion.reach.figure).toBeLessThan(one.reach.figure);
+      const after = applyTicket(keymapOf(rows), nearer.ticket);
+      expect(bindingsOf(after, one.command.id).map((binding) => binding.chord)).toEqual([nearer.suggestion.chord]);
+      expect(findClashes(buildClashIndex(facts, after, here.place))).toEqual([]);
+      for (const id of ids.filter((other) => other !== one.command.id))
+        expect(bindingsOf(after, id)).toEqual(bindingsOf(index.keymap, id));
+    }
+  });
+
+  it('stay where they are a keeper, and the nearer ones come beside them', () => {
+    const [clone] = farKeys(advisor, index, (one) => (one.id === 'clone' ? 50 : 0));
+    const nearer = clone && nearerKeys(advisor, index, clone);
+    const after = applyTicket(keymapOf(rows), nearer?.ticket ?? { title: '', changes: [] });
+    expect(bindingsOf(after, 'clone')).toContainEqual({ chord: 'Mod+Shift+F8', keeper: true });
+    expect(bindingsOf(after, 'clone')).toHaveLength(2);
   });
 });
 

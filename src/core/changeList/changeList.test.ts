@@ -6,6 +6,7 @@ import { buildClashIndex, findClashes, type ProgramFacts, programFacts, relation
 import { fromProgramFile, type ProgramFile } from '../file/programFile';
 import { bindingsOf, type Keymap, keymapOf } from '../keymap/keymap';
 import { here, sampleProgram } from '../testing/sampleProgram';
+import { plainWords } from '../text/sentence';
 import { describeStep, stepKey } from './describeStep';
 import { type EntryPlan, planEntry } from './planEntry';
 
@@ -162,11 +163,7 @@ describe('a change list', () => {
         ['stain-mask', 'F5'],
       ]),
     );
-    const said = list.steps.map((step) =>
-      describeStep(step, (one) => one)
-        .map((span) => Object.values(span)[0])
-        .join(''),
-    );
+    const said = list.steps.map((step) => plainWords(describeStep(step, (one) => one)));
     expect(said).toEqual([
       'Take off F5 for now, so that stain-mask can have it.',
       'Take off F6, press F5.',

@@ -6,6 +6,7 @@ import { bindingsOf, type Keymap, keymapOf, rowsOf } from '../keymap/keymap';
 import { applyTicket } from '../keymap/ticket';
 import { DEFAULT_FORMS, type Program } from '../program/program';
 import { anyKeymap, CHORDS, here, sampleProgram } from '../testing/sampleProgram';
+import { plainWords } from '../text/sentence';
 import { backToFactory } from './backToFactory';
 import { checkKeymap, describeTrouble, fixesFor } from './checkKeymap';
 import { choices } from './choices';
@@ -22,9 +23,10 @@ const indexOf = (keymap: Keymap, program: Program = sampleProgram) =>
 const judge = (keymap: Keymap, id: string, chord: string, program = sampleProgram, where = here) =>
   verdict(indexOf(keymap, program), where, commandOf(id), chord);
 const kinds = (...given: Parameters<typeof judge>) => judge(...given).findings.map((one) => one.kind);
-const words = (sentence: readonly object[]) => sentence.map((span) => Object.values(span)[0]).join('');
 const say = (keymap: Keymap, id: string, chord: string, program = sampleProgram, where = here) =>
-  judge(keymap, id, chord, program, where).findings.map((one) => words(describeFinding(one, chord, keymap, where)));
+  judge(keymap, id, chord, program, where).findings.map((one) =>
+    plainWords(describeFinding(one, chord, keymap, where)),
+  );
 const offered = (keymap: Keymap, id: string, chord: string, keepOwn = false) =>
   choices(indexOf(keymap), here, commandOf(id), judge(keymap, id, chord), keepOwn);
 const ruled = (rules: Partial<Program['rules']>): Program => ({
@@ -280,7 +282,7 @@ describe('checking a whole keymap', () => {
       ['risky', 'trim', 'taken by the desktop'],
       ['known', 'clone', 'takes turns with'],
     ]);
-    expect(words(describeTrouble(found[2]!, indexOf(keymap), here))).toBe(
+    expect(plainWords(describeTrouble(found[2]!, indexOf(keymap), here))).toBe(
       'Undo no longer answers to Mod+Z, a keeper of the factory keys; Fill has it now.',
     );
   });

@@ -4,10 +4,9 @@ import { whereOf } from '../keyboard/where';
 import { type Keymap, keymapOf } from '../keymap/keymap';
 import { DEFAULT_FORMS, type Program } from '../program/program';
 import { sampleProgram } from '../testing/sampleProgram';
+import { plainWords } from '../text/sentence';
 import { buildClashIndex, programFacts } from './clashIndex';
 import { judge } from './judge';
-
-const text = (sentence: readonly object[]) => sentence.map((span) => Object.values(span)[0]).join('');
 
 type Case = {
   readonly keymap?: Keymap;
@@ -199,7 +198,7 @@ describe('a verdict in words', () => {
       const on = facts.commands.get(command);
       if (!on) throw new Error(`no ${command}`);
       const said = judge(buildClashIndex(facts, keymap, where.place), where, on, keys);
-      expect(said.sentences.map((one) => text(one.sentence))).toEqual(says);
+      expect(said.sentences.map((one) => plainWords(one.sentence))).toEqual(says);
       expect(said.weight).toBe(weight);
     },
   );

@@ -4,6 +4,7 @@ import { keymapOf } from '../keymap/keymap';
 import type { Command } from '../program/program';
 import { reachOf } from '../reach/reachOf';
 import { here, sampleProgram } from '../testing/sampleProgram';
+import { bringMost } from './bringMost';
 import { gainsOf } from './gains';
 import { OPERATORS, secondsByKey, secondsByMenu, secondsPerUse } from './klm';
 import { readCounts } from './readCounts';
@@ -54,6 +55,33 @@ describe('effort', () => {
     const presses = gains.fingersAfter.reduce((sum, one) => sum + one.presses, 0);
     expect(presses).toBe(60 * 2 + 12 + 2 * 2);
     expect(gainsOf(sampleProgram, after, before, told, reach).commands.at(-1)?.command.id).toBe('lift-stain');
+  });
+
+  it('knows which commands good keys would bring most, without spares, keepers and those there are already', () => {
+    const keymap = keymapOf(
+      [
+        ['lift-stain', 'Mod+Shift+F9'],
+        ['clone', 'S'],
+        ['undo', 'Mod+Shift+F10', true],
+      ],
+      ['trim'],
+    );
+    const told = new Map([
+      ['lift-stain', 60],
+      ['stain-mask', 30],
+      ['trim', 900],
+      ['undo', 900],
+      ['clone', 900],
+      ['patch', 0],
+    ]);
+    const found = bringMost(sampleProgram, keymap, told, reach, 3);
+    // By menu costs more each time than far keys do, so that half as many uses weigh more.
+    expect(found.slice(0, 2).map((one) => one.id)).toEqual(['stain-mask', 'lift-stain']);
+    expect(found).toHaveLength(3);
+    const all = bringMost(sampleProgram, keymap, told, reach, 99).map((one) => one.id);
+    for (const id of ['trim', 'undo', 'clone', 'patch']) expect(all).not.toContain(id);
+    const besides = bringMost(sampleProgram, keymap, told, reach, 99, new Set(['stain-mask']));
+    expect(besides.map((one) => one.id)).toEqual(all.filter((id) => id !== 'stain-mask'));
   });
 
   it('reads counts from two columns in either order', () => {

@@ -5,7 +5,9 @@ import { describe, expect, it } from 'vitest';
 import { canonicalText, MODIFIERS, press } from '../chord/chord';
 import type { ShapeName } from '../keyboard/keyboard';
 import { whereOf } from '../keyboard/where';
+import { isSentence } from '../testing/isSentence';
 import { here } from '../testing/sampleProgram';
+import { plainWords } from '../text/sentence';
 import { compareReach, describeReach } from './describeReach';
 import { HANDS, type Hand } from './hand';
 import { reachOf } from './reachOf';
@@ -14,7 +16,6 @@ const pairs = readFileSync(join(import.meta.dirname, 'fixtures/easier.tsv'), 'ut
   .split('\n')
   .filter((line) => line !== '' && !line.startsWith('#'))
   .map((line) => line.split('\t') as [Hand, ShapeName, string, string, string, string]);
-const words = (sentence: readonly object[]) => sentence.map((span) => Object.values(span)[0]).join('');
 
 describe('reach', () => {
   it('orders chords as people do', () => {
@@ -67,16 +68,45 @@ describe('reach', () => {
     expect(reachOf(here, 'left')('Mod+Plus').keys).toBe(3);
   });
 
+  it('is told and compared in whole sentences, which say the opposite the other way around', () => {
+    const reach = reachOf(here, 'left');
+    const chord = fc.constantFrom(
+      'S',
+      'W',
+      'Alt+S',
+      'Mod+Shift+F9',
+      'P',
+      'Mod+P',
+      'Alt+W Alt+E',
+      'hold:Space',
+      'F12',
+      'Num 5',
+    );
+    fc.assert(
+      fc.property(chord, chord, (one, other) => {
+        const [a, b] = [reach(one), reach(other)];
+        expect(describeReach(a)).toSatisfy(isSentence);
+        const [there, back] = [compareReach(a, b, other), compareReach(b, a, one)].map(plainWords);
+        expect(there).toSatisfy(isSentence);
+        expect(there).toContain(other);
+        if (there?.startsWith('As easy')) expect(back).toMatch(/^As easy/);
+        else expect(back?.startsWith('Easier')).toBe(there?.startsWith('Harder'));
+        if (there?.includes('instead of both')) expect(back).toContain('both hands instead of one');
+      }),
+      { numRuns: 300 },
+    );
+  });
+
   it('says so in words', () => {
     const left = reachOf(here, 'left');
     expect(describeReach(left('F'))).toBe('Under the fingers.');
     expect(describeReach(left('Mod+Z'))).toBe('One hand, two keys together.');
     expect(describeReach(left('Mod+Shift+F9'))).toBe('Needs both hands: the pen is put down. Three keys together.');
     expect(describeReach(left('P'))).toMatch(/^One hand, but it leaves its place by \d+ cm\.$/);
-    expect(words(compareReach(left('Alt+W'), left('Mod+Shift+F9'), 'Mod+Shift+F9'))).toBe(
+    expect(plainWords(compareReach(left('Alt+W'), left('Mod+Shift+F9'), 'Mod+Shift+F9'))).toBe(
       'Easier than Mod+Shift+F9: one hand instead of both.',
     );
-    expect(words(compareReach(left('Mod+Alt+E'), left('Mod+E'), 'Mod+E'))).toBe(
+    expect(plainWords(compareReach(left('Mod+Alt+E'), left('Mod+E'), 'Mod+E'))).toBe(
       'Harder than Mod+E: three keys together instead of two.',
     );
   });

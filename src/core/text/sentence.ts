@@ -8,6 +8,11 @@ export type Span =
   | { readonly keys: ChordText };
 export type Sentence = readonly Span[];
 
+/** A sentence without its marks. */
+export function plainWords(sentence: Sentence): string {
+  return sentence.map((span) => Object.values(span)[0]).join('');
+}
+
 /** Several phrases as one: `a`, `a and b`, `a, b and c`. */
 export function listed(phrases: readonly Sentence[]): Sentence {
   return phrases.flatMap((phrase, i) => {

@@ -8,6 +8,7 @@ import { bindingsOf, type Keymap, keymapOf } from '../keymap/keymap';
 import { applyTicket, invertTicket } from '../keymap/ticket';
 import { type Command, DEFAULT_FORMS, DEFAULT_RULES, KINDS, type Program } from '../program/program';
 import { anyKeymap, CHORDS, here, sampleProgram } from '../testing/sampleProgram';
+import { plainWords } from '../text/sentence';
 import { deriveAgain } from './deriveAgain';
 import { describeTransferLine } from './describeTransferLine';
 import { planKnockOns } from './planKnockOns';
@@ -287,9 +288,7 @@ describe('the words for a line', () => {
     const done = transfer(plateTask({ keymap, theirKeys: plate(theirs), ...more }), 'x');
     const line = done.lines.find((one) => one.mine.id === id);
     const knockOns = new Map(done.knockOns.map((one) => [one.command.id, one]));
-    return (line ? describeTransferLine(line, knockOns, (one) => keymap.spares.has(one)) : [])
-      .map((span) => Object.values(span)[0])
-      .join('');
+    return plainWords(line ? describeTransferLine(line, knockOns, (one) => keymap.spares.has(one)) : []);
   };
 
   it('say who loses what, what is free, what stands in the way', () => {

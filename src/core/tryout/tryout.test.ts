@@ -6,13 +6,16 @@ import { buildClashIndex, programFacts, relation } from '../clash/clashIndex';
 import { DESKTOP_KEYS } from '../desktop/desktopKeys';
 import { fromProgramFile, type ProgramFile } from '../file/programFile';
 import { keymapOf } from '../keymap/keymap';
+import { isSentence } from '../testing/isSentence';
 import { anyKeymap, CHORDS, here, sampleProgram } from '../testing/sampleProgram';
+import { plainWords } from '../text/sentence';
 import { shownPanels } from '../workspace/arrangement';
 import { foldDock } from '../workspace/changePanels';
 import { describeOutcome } from './describeOutcome';
-import { backToTool, callCommand, freshDesk, letGo, slide, slides, zoomBy } from './desk';
+import { backToTool, callCommand, type Did, freshDesk, letGo, slide, slides, zoomBy } from './desk';
 import { nearestHeard } from './nearestHeard';
 import { isHeard, type Listening, pressKeys } from './pressKeys';
+import { SAMPLE_SIZE, samplePicture } from './samplePicture';
 
 const facts = programFacts(sampleProgram);
 const at = (focus: string, more: Partial<Listening> = {}): Listening => ({
@@ -149,6 +152,22 @@ describe('the demo keymaps', () => {
   });
 });
 
+describe('the sample picture', () => {
+  it('is drawn within its size, in closed shapes', () => {
+    const shapes = samplePicture();
+    expect(shapes.length).toBeGreaterThan(20);
+    for (const { path, fill } of shapes) {
+      expect(path).toMatch(/^M[-\d.,LQ ]+Z$/);
+      expect(fill).toMatch(/^#[0-9a-f]{6}$/);
+      const numbers = [...path.matchAll(/(-?[\d.]+),(-?[\d.]+)/g)].map(([, x, y]) => [Number(x), Number(y)] as const);
+      for (const [x, y] of numbers) {
+        expect(x >= 0 && x <= SAMPLE_SIZE.width, `${x}`).toBe(true);
+        expect(y >= 0 && y <= SAMPLE_SIZE.height, `${y}`).toBe(true);
+      }
+    }
+  });
+});
+
 describe('the desk', () => {
   const program = programs.find((one) => one.program.name === 'Tarnlight')?.program ?? sampleProgram;
   const call = (name: string, desk = freshDesk(program)) => {
@@ -194,9 +213,7 @@ describe('the ticker', () => {
   const words = (rows: Parameters<typeof keymapOf>[0], chord: string, listening = at('canvas')) => {
     const index = buildClashIndex(facts, keymapOf(rows), here.place);
     const outcome = pressKeys(index, here, listening, chord);
-    return describeOutcome(outcome, null, (one) => one, nearestHeard(index, here, listening.focus, chord))
-      .map((span) => Object.values(span)[0])
-      .join('');
+    return plainWords(describeOutcome(outcome, null, (one) => one, nearestHeard(index, here, listening.focus, chord)));
   };
 
   it('says what fired and from where, or why nothing did and what is nearest', () => {
@@ -212,5 +229,56 @@ describe('the ticker', () => {
         'F5',
       ),
     ).toBe('Nothing: Undo and Trim clash on these keys, and nobody knows which would answer.');
+  });
+
+  it('says what came of it on the desk, who takes turns, who would have been next', () => {
+    const rows: Parameters<typeof keymapOf>[0] = [
+      ['clone', 'S'],
+      ['patch', 'S'],
+      ['dab', 'F5'],
+      ['trim', 'F5'],
+      ['lift-stain', 'Mod+K Mod+L'],
+      ['undo', 'Alt+Tab'],
+    ];
+    const told = (chord: string, did: Did | null, listening = at('canvas')): string =>
+      plainWords(describeOutcome(press(rows, chord, listening, true), did, (one) => `in the ${one}`, []));
+    expect(told('S', { kind: 'took', tool: 'clone' })).toBe(
+      'Clone is in hand, heard in the everywhere, in turn with Patch.',
+    );
+    const dids: readonly (readonly [Did, string])[] = [
+      [{ kind: 'showed', shown: true }, ' is shown,'],
+      [{ kind: 'showed', shown: false }, ' is put away,'],
+      [{ kind: 'set', what: 'Opacity', to: 40 }, ': Opacity 40,'],
+      [{ kind: 'switched', on: true }, ' is on,'],
+      [{ kind: 'switched', on: false }, ' is off,'],
+      [{ kind: 'opened' }, ' opened,'],
+      [{ kind: 'holds' }, ' while held,'],
+      [{ kind: 'looked' }, ' changed the view,'],
+      [{ kind: 'did' }, ','],
+    ];
+    for (const [did, words] of dids) expect(told('F5', did)).toBe(`Dab${words} heard in the canvas, before Trim.`);
+    expect(told('Mod+K', null)).toBe('Begins a sequence. Then Mod+L Lift stain.');
+    expect(told('S', null, at('canvas', { types: true }))).toBe('Typed into the text.');
+    expect(told('Escape', null)).toBe('The program keeps these keys: it leaves a tool.');
+    expect(told('Alt+Tab', null)).toMatch(/^The desktop .+, before any program hears it\. Undo would have heard it\.$/);
+  });
+
+  it('is a sentence, whatever is pressed in whatever keymap', () => {
+    fc.assert(
+      fc.property(
+        anyKeymap,
+        fc.constantFrom('everywhere', 'canvas', 'list'),
+        fc.constantFrom(...CHORDS, 'Alt+Tab', 'Q', 'Mod+K'),
+        (keymap, focus, chord) => {
+          const index = buildClashIndex(facts, keymap, here.place);
+          const outcome = pressKeys(index, here, at(focus), chord);
+          const near = nearestHeard(index, here, focus, chord);
+          const said = plainWords(describeOutcome(outcome, null, (one) => one, near));
+          expect(said).toSatisfy(isSentence);
+          if (outcome.kind === 'fired') expect(said).toContain(outcome.command.name);
+          for (const one of outcome.kind === 'nobody' ? near : []) expect(said).toContain(one.command.name);
+        },
+      ),
+    );
   });
 });

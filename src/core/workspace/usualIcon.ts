@@ -118,6 +118,11 @@ const ICONS: readonly (readonly [about: string, icon: string])[] = [
   ['node', 'dot'],
   ['settings', 'sliders-horizontal'],
   ['picture', 'image'],
+  ['straight', 'slash'],
+  ['lines', 'slash'],
+  ['batch', 'files'],
+  ['transform', 'scaling'],
+  ['options', 'sliders-horizontal'],
   ['up=up', 'plus'],
   ['up=down', 'minus'],
 ];

@@ -11,7 +11,7 @@ import type { Binding } from '@/core/keymap/keymap';
 import { type Command, EVERYWHERE, pathText } from '@/core/program/program';
 import { compareReach, describeReach } from '@/core/reach/describeReach';
 import type { Reach, ReachOf } from '@/core/reach/reachOf';
-import { listed, type Sentence } from '@/core/text/sentence';
+import { listed, plainWords, type Sentence } from '@/core/text/sentence';
 import { type Action, ActionsMenu } from '../parts/ActionsMenu';
 import { KeyCaps } from '../parts/KeyCaps';
 import { Pin } from '../parts/Pin';
@@ -157,8 +157,6 @@ function suggestionWords({ reach, reasons }: Suggestion): Sentence {
     ? [said]
     : [said, { text: 'Besides: ' }, ...listed(reasons.map(describeReason)), { text: '.' }];
 }
-
-const plainWords = (sentence: Sentence): string => sentence.map((span) => Object.values(span)[0]).join('');
 
 function Choices({ judged, offered, stale, onChoose, onLeave, onGoTo }: Props & { judged: Judged }) {
   const button = (choice: Choice, i: number) => (
