@@ -8,7 +8,7 @@ import type { CommandId } from '../program/program';
 import { counted } from '../text/sentence';
 import { layOutSheet } from './layOutSheet';
 import { widthOf } from './measure';
-import { HARD_TO_READ, type PageBox, pageBox } from './pageBox';
+import { HARD_TO_READ, type PageBox, pageBox, pageNumber } from './pageBox';
 import { shorten, text } from './setLine';
 import type { Block, Item, Page, SheetLayout } from './sheet';
 import { chosenCommands, type SheetRequest, sheetContents } from './sheetContents';
@@ -74,7 +74,7 @@ export function layOutPoster(request: SheetRequest, where: Where, date: string):
           date,
         ).pages;
   const all: Page[] = [...pages.map((blocks) => ({ blocks })), ...more];
-  const right = (page: number): string => `${date} · ${page + 1} of ${all.length}`;
+  const right = (page: number): string => pageNumber(date, page, all.length);
   return {
     width: box.width,
     height: box.height,
@@ -182,11 +182,19 @@ function keysOf({ layer, shown, left, top, unit, size, notation, box, y, short }
     if (!shown.has(key.part)) continue;
     const x = box.margin + (key.x - left) * unit;
     const at = y + (key.y - top) * unit;
-    const cap: Item = { kind: 'cap', x: x + 1, y: at + 1, width: key.width * unit - 2, height: key.height * unit - 2 };
     const wide = key.width * unit - 2 * PAD - 2;
     const held = isModifierKey(key) && (layer.modifiers as readonly string[]).includes(key.name);
+    const used = names.length > 0 || held;
+    const cap: Item = {
+      kind: 'cap',
+      x: x + 1,
+      y: at + 1,
+      width: key.width * unit - 2,
+      height: key.height * unit - 2,
+      ...(used ? { strong: true } : {}),
+    };
     const label = shorten(keyFaceLabel(key, notation), 'keys', LEGEND, wide);
-    const legend = text(label, 'keys', LEGEND, x + PAD + 1, at + PAD + LEGEND, names.length === 0 && !held);
+    const legend = text(label, 'keys', LEGEND, x + PAD + 1, at + PAD + LEGEND, !used);
     if (names.length === 0) {
       others.push(cap, ...legend);
       continue;

@@ -3,7 +3,7 @@ import { columnWidthOf, fitSheet, gutterOf, headHeight, LEAST, type SheetFit } f
 import { pagesOf } from './flowColumns';
 import { impose } from './impose';
 import { canSet, widthOf } from './measure';
-import { HARD_TO_READ, type PageBox, type PageSpec } from './pageBox';
+import { HARD_TO_READ, type PageBox, type PageSpec, pageNumber } from './pageBox';
 import { columnsAt, lineBlock, shorten, text } from './setLine';
 import type { Block, Item, Page, SheetContents, SheetLayout } from './sheet';
 
@@ -160,7 +160,7 @@ function headingBlock(
 function footer(contents: SheetContents, box: PageBox, date: string, page: number, count: number): Block {
   const { width, height, margin } = box;
   const y = height - margin + 4;
-  const right = `${date} · ${page + 1} of ${count}`;
+  const right = pageNumber(date, page, count);
   return {
     role: 'footer',
     items: [

@@ -65,3 +65,8 @@ export function paperSize({ paper, way }: Pick<SheetSpec, 'paper' | 'way'>): { w
   const { width, height } = PAPERS[paper];
   return way === 'across' ? { width: height, height: width } : { width, height };
 }
+
+/** What stands at the right of a page's foot: the date, where one is given, and which page it is. */
+export function pageNumber(date: string, page: number, count: number): string {
+  return `${date === '' ? '' : `${date} · `}${page + 1} of ${count}`;
+}

@@ -55,7 +55,15 @@ export type Item =
       readonly toY: number;
       readonly dashed?: true;
     }
-  | { readonly kind: 'cap'; readonly x: number; readonly y: number; readonly width: number; readonly height: number }
+  /** A key; `strong` where it stands out among others. */
+  | {
+      readonly kind: 'cap';
+      readonly x: number;
+      readonly y: number;
+      readonly width: number;
+      readonly height: number;
+      readonly strong?: true;
+    }
   /** The shape of a mark in a square of this side, from its top left corner. */
   | { readonly kind: 'mark'; readonly x: number; readonly y: number; readonly side: number; readonly ink: Ink }
   | { readonly kind: 'dot'; readonly x: number; readonly y: number; readonly radius: number };

@@ -55,7 +55,7 @@ type TextItem = Extract<Item, { kind: 'text' }>;
  */
 export function pageShapes(page: Page, style: TextStyle): string {
   const rules = new Map<string, string>();
-  let caps = '';
+  const caps = { usual: '', strong: '' };
   let others = '';
   for (const { items } of page.blocks) {
     const texts: TextItem[] = [];
@@ -63,7 +63,7 @@ export function pageShapes(page: Page, style: TextStyle): string {
       if (item.kind === 'rule') {
         const look = `stroke="${item.soft ? '#c4c4c4' : '#161616'}" stroke-width="${n(item.weight)}"`;
         rules.set(look, `${rules.get(look) ?? ''}M${n(item.x)} ${n(item.y)}h${n(item.width)}`);
-      } else if (item.kind === 'cap') caps += capOutline(item);
+      } else if (item.kind === 'cap') caps[item.strong ? 'strong' : 'usual'] += capOutline(item);
       else if (item.kind === 'text') texts.push(item);
       else others += shapeOf(item);
     }
@@ -71,8 +71,10 @@ export function pageShapes(page: Page, style: TextStyle): string {
     else if (texts.length > 0) others += `<text>${texts.map((item) => textOf('tspan', item, style)).join('')}</text>`;
   }
   const lines = [...rules].map(([look, d]) => `<path d="${d}" ${look}/>`).join('');
-  const outlines = caps === '' ? '' : `<path d="${caps}" fill="none" stroke="#777" stroke-width="0.6"/>`;
-  return `${lines}${outlines}${others}`;
+  const outlines = (d: string, look: string): string => (d === '' ? '' : `<path d="${d}" fill="none" ${look}/>`);
+  const usual = outlines(caps.usual, 'stroke="#777" stroke-width="0.6"');
+  const strong = outlines(caps.strong, 'stroke="#161616" stroke-width="0.9"');
+  return `${lines}${usual}${strong}${others}`;
 }
 
 function textOf(tag: 'text' | 'tspan', item: TextItem, { family, held }: TextStyle): string {

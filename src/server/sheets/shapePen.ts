@@ -32,7 +32,7 @@ export class ShapePen {
         if (list) list.push(path);
         else rules.set(look, [path]);
       } else if (item.kind === 'cap') {
-        const { name, form } = this.cap(item.width, item.height);
+        const { name, form } = this.cap(item.width, item.height, item.strong === true);
         xobjects[name] = form;
         out.push(`q 1 0 0 1 ${n(item.x)} ${n(item.y)} cm /${name} Do Q`);
       } else if (item.kind === 'stroke') {
@@ -62,9 +62,9 @@ export class ShapePen {
   }
 
   /** The form of a cap of some size. */
-  private cap(width: number, height: number): { readonly name: string; readonly form: object } {
+  private cap(width: number, height: number, strong: boolean): { readonly name: string; readonly form: object } {
     const [w, h] = [Math.round(width * 100) / 100, Math.round(height * 100) / 100];
-    const key = `${w} ${h}`;
+    const key = `${w} ${h} ${strong}`;
     let one = this.caps.get(key);
     if (!one) {
       const form = this.document.ref({
@@ -77,7 +77,7 @@ export class ShapePen {
       const k = CORNER * (1 - HANDLE);
       form.end(
         [
-          `0.6 w ${n(CAP)} G ${CORNER} 0 m ${n(w - CORNER)} 0 l`,
+          `${strong ? `0.9 w ${n(INK)}` : `0.6 w ${n(CAP)}`} G ${CORNER} 0 m ${n(w - CORNER)} 0 l`,
           `${n(w - k)} 0 ${n(w)} ${n(k)} ${n(w)} ${CORNER} c ${n(w)} ${n(h - CORNER)} l`,
           `${n(w)} ${n(h - k)} ${n(w - k)} ${n(h)} ${n(w - CORNER)} ${n(h)} c ${CORNER} ${n(h)} l`,
           `${n(k)} ${n(h)} 0 ${n(h - k)} 0 ${n(h - CORNER)} c 0 ${CORNER} l`,

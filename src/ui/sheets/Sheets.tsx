@@ -3,22 +3,20 @@
 import Button from '@mui/material/Button';
 import GlobalStyles from '@mui/material/GlobalStyles';
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
 import { makeSheet } from '@/core/sheet/makeSheet';
 import { requestOf, sheetDataOf } from '@/core/sheet/requestOf';
 import { sheetQuery } from '@/core/sheet/sheetQuery';
 import type { SheetSpec } from '@/core/sheet/sheetSpec';
 import { counted } from '@/core/text/sentence';
-import type { KeptSheet, KeymapLink, SheetsView } from '@/core/view/views';
-import { type Action, ActionsMenu } from '../parts/ActionsMenu';
+import type { KeymapLink, SheetsView } from '@/core/view/views';
+import { ActionsMenu } from '../parts/ActionsMenu';
 import { KeymapPicker } from '../parts/KeymapPicker';
-import { NameDialog } from '../parts/NameDialog';
 import { usePainted } from '../parts/usePainted';
-import { ask, messageOf } from '../shell/api';
 import { useNotice } from '../shell/Notices';
 import { useSettings } from '../shell/SettingsContext';
 import { copyContents } from './copyContents';
+import { KeptSheets } from './KeptSheets';
 import { SheetOptions } from './SheetOptions';
 import { SheetPages } from './SheetPages';
 import { savePng } from './savePng';
@@ -44,8 +42,6 @@ const FILES = [
 /** Paper people keep: what goes on it at the left, the page as it will print beside it. */
 export function Sheets({ given, links, initial, today }: Props) {
   const [spec, setSpec] = useState(initial);
-  const [naming, setNaming] = useState<'new' | KeptSheet | null>(null);
-  const router = useRouter();
   const tell = useNotice();
   const { where } = useSettings();
   const { view } = given;
@@ -63,15 +59,6 @@ export function Sheets({ given, links, initial, today }: Props) {
   const file = (as: string): string =>
     `/api/sheets?${new URLSearchParams({ ...sheetQuery(spec), program: programSlug, keymap: draft.slug, date: today, as })}`;
   const choose = (values: Partial<SheetSpec>): void => setSpec((now) => ({ ...now, ...values }));
-  const change = async (one: KeptSheet, body: object, said: string, undo?: object): Promise<void> => {
-    try {
-      await ask('PATCH', `/api/sheets/${one.id}`, body);
-      router.refresh();
-      tell(said, undo && { words: 'Bring it back', run: () => void change(one, undo, `${one.name} is back.`) });
-    } catch (error) {
-      tell(messageOf(error));
-    }
-  };
   const copy = async (): Promise<void> => {
     try {
       await copyContents(contents);
@@ -82,27 +69,6 @@ export function Sheets({ given, links, initial, today }: Props) {
   };
   const size = `${(layout.width / 72).toFixed(3)}in ${(layout.height / 72).toFixed(3)}in`;
   const what = layout.cards === undefined ? '' : `${counted(layout.cards, spec.form)}, `;
-  const kept = given.sheets.filter((one) => !one.putAway);
-  const keptActions: Action[] = [
-    ...kept.map((one): Action => [`Show ${one.name}`, () => setSpec(one.spec)]),
-    ['Keep this one…', () => setNaming('new')],
-    ...kept.flatMap((one): Action[] => [
-      [
-        `Keep over ${one.name}`,
-        () => void change(one, { spec }, `${one.name} is as it stands here.`, { spec: one.spec }),
-      ],
-      [`Rename ${one.name}…`, () => setNaming(one)],
-      [
-        `Put ${one.name} away`,
-        () => void change(one, { putAway: true }, `${one.name} is put away.`, { putAway: false }),
-      ],
-    ]),
-    ...given.sheets
-      .filter((one) => one.putAway)
-      .map(
-        (one): Action => [`Bring ${one.name} back`, () => void change(one, { putAway: false }, `${one.name} is back.`)],
-      ),
-  ];
   return (
     <div className="screen">
       <GlobalStyles styles={{ '@page': { size, margin: 0 } }} />
@@ -144,13 +110,7 @@ export function Sheets({ given, links, initial, today }: Props) {
       </header>
       <main className={styles.sheets}>
         <section className={`${styles.options} no-print`} aria-label="What the sheet shows">
-          <div className={styles.keptSheets}>
-            <ActionsMenu
-              label="Sheets kept with this keymap"
-              words={`${kept.length === 0 ? 'No sheet kept yet' : counted(kept.length, 'sheet')} ▾`}
-              actions={keptActions}
-            />
-          </div>
+          <KeptSheets given={given} spec={spec} onShow={setSpec} />
           <SheetOptions given={given} links={links} request={request} spec={spec} painted={painted} onChoose={choose} />
           <div>
             <h2 className={styles.fit}>Fit</h2>
@@ -181,22 +141,6 @@ export function Sheets({ given, links, initial, today }: Props) {
           )}
         </section>
       </main>
-      {naming !== null && (
-        <NameDialog
-          title={naming === 'new' ? 'Keep this sheet' : `Rename ${naming.name}`}
-          action={naming === 'new' ? 'Keep it' : 'Rename it'}
-          name={naming === 'new' ? '' : naming.name}
-          hint="It is kept with this keymap: its choices, not its lines, so that it follows what you change."
-          onClose={() => setNaming(null)}
-          onDone={async (name) => {
-            if (naming === 'new') await ask('POST', `/api/keymaps/${draft.id}/sheets`, { name, spec });
-            else await ask('PATCH', `/api/sheets/${naming.id}`, { name });
-            setNaming(null);
-            router.refresh();
-            tell(naming === 'new' ? `${name} is kept with ${draft.name}.` : `It is called ${name} now.`);
-          }}
-        />
-      )}
     </div>
   );
 }

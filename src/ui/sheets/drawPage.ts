@@ -25,10 +25,10 @@ export function drawPage(pen: CanvasRenderingContext2D, { page, width, height }:
   pen.fillRect(0, 0, width, height);
   pen.fontKerning = 'none';
   const texts = new Map<string, TextItem[]>();
-  pen.beginPath();
+  const [usual, strong] = [new Path2D(), new Path2D()];
   for (const { items } of page.blocks)
     for (const item of items) {
-      if (item.kind === 'cap') pen.roundRect(item.x, item.y, item.width, item.height, 2);
+      if (item.kind === 'cap') (item.strong ? strong : usual).roundRect(item.x, item.y, item.width, item.height, 2);
       else if (item.kind === 'text') {
         const look = `${item.size} ${item.face} ${item.soft === true}`;
         const alike = texts.get(look);
@@ -38,7 +38,10 @@ export function drawPage(pen: CanvasRenderingContext2D, { page, width, height }:
     }
   pen.lineWidth = 0.6;
   pen.strokeStyle = '#777777';
-  pen.stroke();
+  pen.stroke(usual);
+  pen.lineWidth = 0.9;
+  pen.strokeStyle = '#161616';
+  pen.stroke(strong);
   for (const { items } of page.blocks) for (const item of items) draw(pen, item);
   for (const [{ size, face, soft }, alike] of [...texts.values()].map((all) => [all[0] as TextItem, all] as const)) {
     pen.font = `${face.startsWith('bold') ? 700 : 400} ${size}px ${FAMILIES[face]}`;

@@ -6,6 +6,7 @@ import type { RoomView, WorkspaceSummary } from '@/core/view/views';
 import { PART_WORDS, partsOf, standsAs, stepTo } from '@/core/workspace/room';
 import { ActionsMenu } from '../parts/ActionsMenu';
 import { NameDialog } from '../parts/NameDialog';
+import { PutAway } from '../parts/PutAway';
 import type { RoomActions } from '../room/useRoom';
 import { ask, messageOf } from '../shell/api';
 import { useNotice } from '../shell/Notices';
@@ -144,25 +145,7 @@ export function KeptList({ roomView, programSlug, persons, actions, onOpen, onKe
           }}
         />
       </div>
-      {away.length > 0 && (
-        <details className={styles.away}>
-          <summary>Put away: {away.length}</summary>
-          <ul>
-            {away.map((one) => (
-              <li key={one.id}>
-                {one.name}{' '}
-                <button
-                  type="button"
-                  className="word"
-                  onClick={() => void change(one, { putAway: false }, `${one.name} is back.`)}
-                >
-                  Bring back<span className="hidden"> {one.name}</span>
-                </button>
-              </li>
-            ))}
-          </ul>
-        </details>
-      )}
+      <PutAway away={away} onBack={(one) => void change(one, { putAway: false }, `${one.name} is back.`)} />
       {naming && (
         <NameDialog
           title={naming.copy ? `Duplicate ${naming.one.name}` : `Rename ${naming.one.name}`}

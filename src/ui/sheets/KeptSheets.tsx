@@ -1,0 +1,108 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { sheetQuery } from '@/core/sheet/sheetQuery';
+import type { SheetSpec } from '@/core/sheet/sheetSpec';
+import type { KeptSheet, SheetsView } from '@/core/view/views';
+import { ActionsMenu } from '../parts/ActionsMenu';
+import { NameDialog } from '../parts/NameDialog';
+import { PutAway } from '../parts/PutAway';
+import { ask, messageOf } from '../shell/api';
+import { useNotice } from '../shell/Notices';
+import styles from './sheets.module.css';
+
+type Props = {
+  readonly given: SheetsView;
+  readonly spec: SheetSpec;
+  readonly onShow: (spec: SheetSpec) => void;
+};
+
+/** The sheets kept with a keymap: shown again, kept over, renamed, put away and brought back. */
+export function KeptSheets({ given: { view, sheets }, spec, onShow }: Props) {
+  const [naming, setNaming] = useState<'new' | KeptSheet | null>(null);
+  const router = useRouter();
+  const tell = useNotice();
+  const { draft } = view;
+  const kept = sheets.filter((one) => !one.putAway);
+  const away = sheets.filter((one) => one.putAway);
+  const now = written(spec);
+  const stands = kept.find((one) => written(one.spec) === now);
+  const change = async (one: KeptSheet, body: object, said: string, undo?: object): Promise<void> => {
+    try {
+      await ask('PATCH', `/api/sheets/${one.id}`, body);
+      router.refresh();
+      tell(said, undo && { words: 'Bring it back', run: () => void change(one, undo, `${one.name} is back.`) });
+    } catch (error) {
+      tell(messageOf(error));
+    }
+  };
+  return (
+    <section className={styles.keptSheets} aria-label="Kept sheets">
+      {kept.length > 0 && (
+        <>
+          <h2 className={styles.fit}>Kept sheets</h2>
+          <ul>
+            {kept.map((one) => (
+              <li key={one.id}>
+                <button
+                  type="button"
+                  className={styles.keptSheet}
+                  aria-pressed={one === stands}
+                  onClick={() => onShow(one.spec)}
+                >
+                  {one.name}
+                </button>
+                <ActionsMenu
+                  label={`More for ${one.name}`}
+                  actions={[
+                    ...(one === stands
+                      ? []
+                      : ([
+                          [
+                            'Keep what is shown over it',
+                            () => void change(one, { spec }, `${one.name} is as it stands here.`, { spec: one.spec }),
+                          ],
+                        ] as const)),
+                    ['Rename…', () => setNaming(one)],
+                    [
+                      'Put away',
+                      () => void change(one, { putAway: true }, `${one.name} is put away.`, { putAway: false }),
+                    ],
+                  ]}
+                />
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {!stands && (
+        <button type="button" className="word" onClick={() => setNaming('new')}>
+          Keep this sheet…
+        </button>
+      )}
+      <PutAway away={away} onBack={(one) => void change(one, { putAway: false }, `${one.name} is back.`)} />
+      {naming !== null && (
+        <NameDialog
+          title={naming === 'new' ? 'Keep this sheet' : `Rename ${naming.name}`}
+          action={naming === 'new' ? 'Keep it' : 'Rename it'}
+          name={naming === 'new' ? '' : naming.name}
+          hint="It is kept with this keymap: its choices, not its lines, so that it follows what you change."
+          onClose={() => setNaming(null)}
+          onDone={async (name) => {
+            if (naming === 'new') await ask('POST', `/api/keymaps/${draft.id}/sheets`, { name, spec });
+            else await ask('PATCH', `/api/sheets/${naming.id}`, { name });
+            setNaming(null);
+            router.refresh();
+            tell(naming === 'new' ? `${name} is kept with ${draft.name}.` : `It is called ${name} now.`);
+          }}
+        />
+      )}
+    </section>
+  );
+}
+
+/** The choices of a sheet as one text, whatever order they were made in. */
+function written(spec: SheetSpec): string {
+  return new URLSearchParams(Object.entries(sheetQuery(spec)).sort()).toString();
+}
