@@ -40,21 +40,21 @@ describe('a sheet kept with a keymap', () => {
   it('is renamed, changed, put away and back, and is there after a restart; its name twice has two addresses', async () => {
     const { view } = await loadSheets(PROGRAM, KEYMAP);
     const spec: SheetSpec = { ...DEFAULT_SHEET, form: 'card', notation: 'mac', groupNames: [['File', 'Files']] };
-    const one = await keepSheet(view.draft.id, 'For the bag', spec);
-    const two = await keepSheet(view.draft.id, 'For the bag', DEFAULT_SHEET);
-    expect(one.slug).toBe('for-the-bag');
-    expect(two.slug).not.toBe(one.slug);
+    await keepSheet(view.draft.id, 'For the bag', spec);
+    const [one, two] = await keepSheet(view.draft.id, 'For the bag', DEFAULT_SHEET);
+    expect(one?.slug).toBe('for-the-bag');
+    expect(two?.slug).not.toBe(one?.slug);
     await closeDatabase();
     const [first, second] = await kept();
     expect(first).toMatchObject({ name: 'For the bag', putAway: false, spec });
     await changeSheet(first?.id ?? 0, { name: 'For the wall', spec: { ...spec, form: 'poster' } });
-    await changeSheet(second?.id ?? 0, { putAway: true });
+    expect(await changeSheet(second?.id ?? 0, { putAway: true })).toEqual(await kept());
     expect((await kept()).map(({ name, putAway, spec: { form } }) => [name, putAway, form])).toEqual([
       ['For the wall', false, 'poster'],
       ['For the bag', true, 'desk'],
     ]);
     await changeSheet(second?.id ?? 0, { putAway: false });
-    expect((await kept())[1]).toMatchObject({ slug: two.slug, putAway: false, spec: DEFAULT_SHEET });
+    expect((await kept())[1]).toMatchObject({ slug: two?.slug, putAway: false, spec: DEFAULT_SHEET });
     expect((await loadSheets(PROGRAM, 'factory-keys')).sheets).toEqual([]);
   });
 

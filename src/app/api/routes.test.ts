@@ -1,4 +1,4 @@
-import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import fc from 'fast-check';
@@ -15,11 +15,10 @@ import { loadKeymapView } from '@/server/useCases/screens';
 import { keepSheet, loadSheets } from '@/server/useCases/sheets';
 import { exportWorkspace } from '@/server/useCases/workspaceFiles';
 import { keepWorkspace, loadRoom } from '@/server/useCases/workspaces';
+import { allRoutes, type Route } from '../testing/callRoute';
 
 const folder = mkdtempSync(join(tmpdir(), 'gray-pin-'));
-const API = 'src/app/api';
-type Handler = (request: Request, given: { params: Promise<Record<string, string>> }) => Promise<Response>;
-const routes: { readonly name: string; readonly handler: Handler }[] = [];
+let routes: readonly Route[] = [];
 const PROGRAM = 'tarnlight';
 const KEYMAP = 'sheet-retouching';
 let keymap = 0;
@@ -33,13 +32,7 @@ const [SPEC, PARTS] = [DEFAULT_SHEET, ['menus', 'tools'] as const];
 beforeAll(async () => {
   process.env.GRAY_PIN_DATA = folder;
   await seedDemo('demo');
-  const files = readdirSync(API, { recursive: true, encoding: 'utf8' }).filter((one) => one.endsWith('route.ts'));
-  for (const file of files.sort()) {
-    const handlers = (await import(/* @vite-ignore */ `./${file}`)) as Record<string, Handler>;
-    const path = file.replace(/\/route\.ts$/, '');
-    for (const [method, handler] of Object.entries(handlers))
-      if (/^[A-Z]+$/.test(method)) routes.push({ name: `${method} ${path}`, handler });
-  }
+  routes = await allRoutes();
   const view = await loadKeymapView(PROGRAM, KEYMAP);
   keymap = view.draft.id;
   const withKeys = new Set(view.bindings.map(([id]) => id));
@@ -153,12 +146,7 @@ const idFor = (name: string): number => {
 const takesFile = (name: string): boolean => name === 'POST programs' || name === 'POST reading';
 
 /** Asks a route. A body goes as it is where it is a form, in the address where it is a query, else as JSON. */
-function send(
-  { name, handler }: (typeof routes)[number],
-  body: unknown,
-  id: string | number = idFor(name),
-  slug = PROGRAM,
-) {
+function send({ name, handler }: Route, body: unknown, id: string | number = idFor(name), slug = PROGRAM) {
   const [method = ''] = name.split(' ');
   const address = `http://127.0.0.1/api${body instanceof URLSearchParams ? `?${body}` : ''}`;
   const content = body instanceof FormData ? body : JSON.stringify(body);
@@ -240,7 +228,7 @@ describe('every route', () => {
   }, 120_000);
 
   it('falls back to the usual for what an address says wrongly, and refuses a file of no kind', async () => {
-    const route = routes.find((one) => one.name === 'GET sheets') as (typeof routes)[number];
+    const route = routes.find((one) => one.name === 'GET sheets') as Route;
     const address = { program: PROGRAM, keymap: KEYMAP, as: 'csv' };
     const usual = await (await send(route, new URLSearchParams(address))).text();
     await fc.assert(

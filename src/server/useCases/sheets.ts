@@ -62,7 +62,6 @@ export async function loadSheets(programSlug: string, keymapSlug: string): Promi
   const view = await loadKeymapView(programSlug, keymapSlug);
   const program = await findProgram(programSlug);
   const keymaps = (await listKeymaps(program.id)).filter((one) => one.put_away_at === null);
-  const kept = await listSheets(view.draft.id);
   return {
     view,
     dressing: (await loadRoom(programSlug)).state.room.menus,
@@ -72,16 +71,19 @@ export async function loadSheets(programSlug: string, keymapSlug: string): Promi
         .filter((one) => one.id !== view.draft.id)
         .map(async ({ slug, name }) => ({ slug, name, bindings: (await loadKeymapView(programSlug, slug)).bindings })),
     ),
-    sheets: kept.map(
-      (one): KeptSheet => ({
-        id: one.id,
-        slug: one.slug,
-        name: one.name,
-        putAway: one.put_away_at !== null,
-        spec: JSON.parse(one.contents) as SheetSpec,
-      }),
-    ),
+    sheets: await keptSheets(view.draft.id),
   };
+}
+
+/** The sheets kept with a keymap, as they were made. */
+async function keptSheets(keymapId: number): Promise<readonly KeptSheet[]> {
+  return (await listSheets(keymapId)).map(({ id, slug, name, contents, put_away_at }) => ({
+    id,
+    slug,
+    name,
+    putAway: put_away_at !== null,
+    spec: JSON.parse(contents) as SheetSpec,
+  }));
 }
 
 type SheetFile = { readonly name: string; readonly type: string; readonly bytes: Buffer };
@@ -139,21 +141,22 @@ function fontsOf(layout: SheetLayout): ReadonlyMap<Face, string> {
   );
 }
 
-/** Keeps a sheet with a keymap under a name. @returns its address. */
-export function keepSheet(keymapId: number, name: string, spec: SheetSpec): Promise<{ slug: string }> {
-  return inTransaction(async (transaction) => {
+/** Keeps a sheet with a keymap under a name. @returns all that are kept with it then. */
+export async function keepSheet(keymapId: number, name: string, spec: SheetSpec): Promise<readonly KeptSheet[]> {
+  await inTransaction(async (transaction) => {
     await keymapById(keymapId, transaction);
-    return { slug: await insertSheet(keymapId, name, JSON.stringify(spec), now(), transaction) };
+    await insertSheet(keymapId, name, JSON.stringify(spec), now(), transaction);
   });
+  return keptSheets(keymapId);
 }
 
-/** Renames a sheet, changes its choices, puts it away or back. */
-export function changeSheet(
+/** Renames a sheet, changes its choices, puts it away or back. @returns all that are kept with its keymap then. */
+export async function changeSheet(
   id: number,
   wish: { readonly name?: string; readonly spec?: SheetSpec; readonly putAway?: boolean },
-): Promise<void> {
-  return inTransaction(async (transaction) => {
-    await sheetById(id, transaction);
+): Promise<readonly KeptSheet[]> {
+  const keymapId = await inTransaction(async (transaction) => {
+    const sheet = await sheetById(id, transaction);
     await updateSheet(
       id,
       {
@@ -163,5 +166,7 @@ export function changeSheet(
       },
       transaction,
     );
+    return sheet.keymap_id;
   });
+  return keptSheets(keymapId);
 }

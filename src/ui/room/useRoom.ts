@@ -2,7 +2,7 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { RoomState, RoomView } from '@/core/view/views';
-import { applyWorkspace, type Part, type Room, stepTo, type Workspace } from '@/core/workspace/room';
+import { applyWorkspace, type Part, stepTo, type Workspace } from '@/core/workspace/room';
 import type { Trouble } from '../draft/useDraft';
 import { ask, messageOf, Refused } from '../shell/api';
 
@@ -27,50 +27,52 @@ export type RoomActions = {
   readonly reload: () => Promise<void>;
 };
 
-/** A person's room in a program, and what is kept; edits are shown at once and stored in their order. */
+/**
+ * A person's room in a program, and what is kept. Edits are shown at once and stored in their order: what is shown is the
+ * room as last stored with all that is still on its way, or not yet sent, on top of it.
+ */
 export function useRoom(program: string, given: RoomView) {
   const [roomView, setRoomView] = useState(given);
   const [trouble, setTrouble] = useState<Trouble | null>(null);
-  const latest = useRef(given);
+  const stored = useRef(given);
+  const shown = useRef(given.state.room);
   const queue = useRef<Promise<unknown>>(Promise.resolve());
+  const onTheWay = useRef<readonly Workspace[]>([]);
   const waiting = useRef<{ readonly title: string; readonly parts: Workspace; readonly timer: number } | null>(null);
-  const pending = useRef(0);
 
-  const show = useCallback((next: RoomView) => {
-    latest.current = next;
-    setRoomView(next);
+  const show = useCallback(() => {
+    const { state } = stored.current;
+    const above = [...onTheWay.current, ...(waiting.current ? [waiting.current.parts] : [])];
+    shown.current = above.reduce(applyWorkspace, state.room);
+    setRoomView({ ...stored.current, state: { ...state, room: shown.current } });
   }, []);
-  /** What the server says; while other edits are on their way, the room stays as those show it. */
-  const follow = useCallback(
-    (state: RoomState) => {
-      const room = pending.current > 1 || waiting.current ? latest.current.state.room : state.room;
-      show({ ...latest.current, state: { ...state, room } });
+  /** Does some work after all that was asked for before. @param parts what it changes, shown until it is done. */
+  const run = useCallback(
+    <T>(work: () => Promise<T>, parts: Workspace = {}): Promise<T> => {
+      onTheWay.current = [...onTheWay.current, parts];
+      const mine = queue.current.then(work).finally(() => {
+        onTheWay.current = onTheWay.current.filter((one) => one !== parts);
+        show();
+      });
+      queue.current = mine.catch(() => undefined);
+      return mine;
     },
     [show],
   );
-  const run = useCallback(<T>(work: () => Promise<T>): Promise<T> => {
-    pending.current++;
-    const mine = queue.current.then(work).finally(() => {
-      pending.current--;
-    });
-    queue.current = mine.catch(() => undefined);
-    return mine;
-  }, []);
   const fail = useCallback((error: unknown) => {
     setTrouble({ stale: error instanceof Refused && error.code === 'changed elsewhere', message: messageOf(error) });
   }, []);
-  const post = useCallback(
-    async (address: string, body: object): Promise<void> => {
-      const { person, revision } = latest.current.state;
-      follow(await ask<RoomState>('POST', address, { person, revision, ...body }, true));
-    },
-    [follow],
-  );
+  const post = useCallback(async (address: string, body: object): Promise<void> => {
+    const { person, revision } = stored.current.state;
+    const state = await ask<RoomState>('POST', address, { person, revision, ...body }, true);
+    stored.current = { ...stored.current, state };
+  }, []);
   const store = useCallback(
     (title: string, parts: Workspace): void => {
-      run(() => post(`/api/programs/${program}/room`, { title, parts })).catch(fail);
+      run(() => post(`/api/programs/${program}/room`, { title, parts }), { ...parts }).catch(fail);
+      show();
     },
-    [run, post, program, fail],
+    [run, post, program, fail, show],
   );
   const flush = useCallback((): void => {
     const one = waiting.current;
@@ -89,33 +91,31 @@ export function useRoom(program: string, given: RoomView) {
   const move = (to: (state: RoomState) => number): void => {
     flush();
     run(async () => {
-      const { state } = latest.current;
+      const { state } = stored.current;
       const cursor = to(state);
       if (cursor >= 0 && cursor <= state.steps.length && cursor !== state.cursor)
         await post(`/api/programs/${program}/room/steps`, { cursor });
     }).catch(fail);
   };
-  const showRoom = (room: Room): void => show({ ...latest.current, state: { ...latest.current.state, room } });
   const reload = async (): Promise<void> => {
     flush();
-    show(await run(() => ask<RoomView>('GET', `/api/programs/${program}/room`)));
+    await run(async () => {
+      stored.current = await ask<RoomView>('GET', `/api/programs/${program}/room`);
+    });
     setTrouble(null);
   };
 
   const [actions] = useState<RoomActions>(() => ({
     edit: (title, parts) => {
       flush();
-      const { room } = latest.current.state;
-      if (stepTo(room, title, parts) === null) return;
-      showRoom(applyWorkspace(room, parts));
-      store(title, parts);
+      if (stepTo(shown.current, title, parts) !== null) store(title, parts);
     },
     settle: (title, parts) => {
       if (waiting.current && waiting.current.title !== title) flush();
       if (waiting.current) window.clearTimeout(waiting.current.timer);
-      showRoom(applyWorkspace(latest.current.state.room, parts));
       const all = { ...waiting.current?.parts, ...parts };
       waiting.current = { title, parts: all, timer: window.setTimeout(flush, SETTLES) };
+      show();
     },
     goTo: (cursor) => move(() => cursor),
     undo: () => move((state) => state.cursor - 1),
@@ -123,7 +123,7 @@ export function useRoom(program: string, given: RoomView) {
     switchTo: (workspace) => {
       flush();
       return run(() => post(`/api/workspaces/${workspace}/switch`, {})).then(
-        () => latest.current.state,
+        () => stored.current.state,
         (error) => {
           fail(error);
           return null;

@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { sheetQuery } from '@/core/sheet/sheetQuery';
 import type { SheetSpec } from '@/core/sheet/sheetSpec';
@@ -19,19 +18,18 @@ type Props = {
 };
 
 /** The sheets kept with a keymap: shown again, kept over, renamed, put away and brought back. */
-export function KeptSheets({ given: { view, sheets }, spec, onShow }: Props) {
+export function KeptSheets({ given, spec, onShow }: Props) {
   const [naming, setNaming] = useState<'new' | KeptSheet | null>(null);
-  const router = useRouter();
+  const [sheets, setSheets] = useState(given.sheets);
   const tell = useNotice();
-  const { draft } = view;
+  const { draft } = given.view;
   const kept = sheets.filter((one) => !one.putAway);
   const away = sheets.filter((one) => one.putAway);
   const now = written(spec);
   const stands = kept.find((one) => written(one.spec) === now);
   const change = async (one: KeptSheet, body: object, said: string, undo?: object): Promise<void> => {
     try {
-      await ask('PATCH', `/api/sheets/${one.id}`, body);
-      router.refresh();
+      setSheets(await ask<readonly KeptSheet[]>('PATCH', `/api/sheets/${one.id}`, body));
       tell(said, undo && { words: 'Bring it back', run: () => void change(one, undo, `${one.name} is back.`) });
     } catch (error) {
       tell(messageOf(error));
@@ -90,10 +88,12 @@ export function KeptSheets({ given: { view, sheets }, spec, onShow }: Props) {
           hint="It is kept with this keymap: its choices, not its lines, so that it follows what you change."
           onClose={() => setNaming(null)}
           onDone={async (name) => {
-            if (naming === 'new') await ask('POST', `/api/keymaps/${draft.id}/sheets`, { name, spec });
-            else await ask('PATCH', `/api/sheets/${naming.id}`, { name });
+            setSheets(
+              naming === 'new'
+                ? await ask<readonly KeptSheet[]>('POST', `/api/keymaps/${draft.id}/sheets`, { name, spec })
+                : await ask<readonly KeptSheet[]>('PATCH', `/api/sheets/${naming.id}`, { name }),
+            );
             setNaming(null);
-            router.refresh();
             tell(naming === 'new' ? `${name} is kept with ${draft.name}.` : `It is called ${name} now.`);
           }}
         />

@@ -21,11 +21,10 @@ type Props = {
   readonly onOpen: (workspace: WorkspaceSummary) => void;
   readonly onKeep: () => void;
   readonly onFactory: () => void;
-  readonly onSwitched: () => void;
 };
 
 /** The workspaces of a program: whose they are, what belongs to them, and switching to one in one step. */
-export function KeptList({ roomView, programSlug, persons, actions, onOpen, onKeep, onFactory, onSwitched }: Props) {
+export function KeptList({ roomView, programSlug, persons, actions, onOpen, onKeep, onFactory }: Props) {
   const { state, workspaces, factory } = roomView;
   const tell = useNotice();
   const file = useRef<HTMLInputElement>(null);
@@ -61,7 +60,6 @@ export function KeptList({ roomView, programSlug, persons, actions, onOpen, onKe
     void actions.switchTo(one.id).then((next) => {
       if (!next) return;
       tell(`Switched to ${one.name}.`, { words: 'Undo', run: () => actions.undo() });
-      onSwitched();
     });
   return (
     <aside className={styles.kept} aria-label="Workspaces">

@@ -1,11 +1,10 @@
 'use client';
 
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { draftOf } from '@/core/keymap/draft';
 import type { CommandId } from '@/core/program/program';
-import type { KeymapLink, WorkspaceSummary, WorkspacesView } from '@/core/view/views';
+import type { KeymapLink, KeymapView, WorkspaceSummary, WorkspacesView } from '@/core/view/views';
 import { PART_WORDS, PARTS, type Part } from '@/core/workspace/room';
 import { TroubleDialog } from '../draft/TroubleDialog';
 import { useUndoKeys } from '../draft/useUndoKeys';
@@ -14,6 +13,8 @@ import { useKeysOf } from '../parts/useKeysOf';
 import { useStable } from '../parts/useStable';
 import { RoomProvider } from '../room/RoomContext';
 import { useRoom } from '../room/useRoom';
+import { ask, messageOf } from '../shell/api';
+import { useNotice } from '../shell/Notices';
 import { AppearancePart } from './AppearancePart';
 import { FactoryDialog } from './FactoryDialog';
 import { KeepDialog } from './KeepDialog';
@@ -36,14 +37,15 @@ type Props = {
 
 /** What surrounds the keys of a program: arranged part by part, kept under a name, switched in one step. */
 export function Workspaces({ given, links, initialShow, initialOpen }: Props) {
-  const { view, persons } = given;
+  const { persons } = given;
+  const [view, setView] = useState(given.view);
   const { program, programSlug } = view;
-  const router = useRouter();
   const { roomView, trouble, actions } = useRoom(programSlug, given.roomView);
   const { state } = roomView;
   const { room } = state;
   const draft = useMemo(() => draftOf(view), [view]);
   const keysOf = useKeysOf(draft.keymap);
+  const tell = useNotice();
   const [show, setShow] = useState(initialShow);
   const [open, setOpen] = useState<string | null>(initialOpen);
   const [asking, setAsking] = useState<'keep' | 'factory' | null>(null);
@@ -61,13 +63,19 @@ export function Workspaces({ given, links, initialShow, initialOpen }: Props) {
   const undo = useStable(() => actions.undo());
   const redo = useStable(() => actions.redo());
   useUndoKeys(undo, redo);
-  // The keys beside lines are those of the room's keymap.
-  const { keymap } = room;
-  const shownKeymap = view.draft.factory ? null : view.draft.id;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: once the choice is stored, the page has them.
+  // The keys beside lines are those of the room's keymap; the first there is is the factory's.
+  const wanted = room.keymap ?? keymaps[0]?.id;
   useEffect(() => {
-    if (keymap !== shownKeymap) router.refresh();
-  }, [keymap, shownKeymap, router, state.revision]);
+    if (wanted === undefined || wanted === view.draft.id) return;
+    let still = true;
+    ask<KeymapView>('GET', `/api/keymaps/${wanted}/view`).then(
+      (next) => still && setView(next),
+      (error) => tell(messageOf(error)),
+    );
+    return () => {
+      still = false;
+    };
+  }, [wanted, view.draft.id, tell]);
   const opened: WorkspaceSummary | undefined = roomView.workspaces.find((one) => one.slug === open);
   const bench = (command: CommandId): string =>
     `/board/${programSlug}/${view.draft.slug}/${encodeURIComponent(command)}`;
@@ -122,7 +130,6 @@ export function Workspaces({ given, links, initialShow, initialOpen }: Props) {
             onOpen={(one) => setOpen(one.slug)}
             onKeep={() => setAsking('keep')}
             onFactory={() => setAsking('factory')}
-            onSwitched={() => router.refresh()}
           />
           <div className={styles.part} data-revision={state.revision}>
             {show === 'panels' && (
