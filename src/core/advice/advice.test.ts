@@ -168,6 +168,15 @@ describe('a plan', () => {
       }),
       { numRuns: 400 },
     );
+    // Where somebody's partner had to move, those who moved it pay for both.
+    const moved = keymapOf([
+      ['step-in', 'Alt+S'],
+      ['step-out', 'Mod+S', true],
+    ]);
+    const wishes = ['step-in', 'step-out', 'lift-stain', 'quit', 'clone', 'patch'];
+    const pins: WishList['pins'] = [['stain-mask', 'Alt+S']];
+    const lines = plan(moved, list(wishes, { layers: [['Mod']], spendSpares: false, pins })).lines;
+    expect(lines.find((line) => line.command === 'step-out')?.paidBy).toEqual(['lift-stain']);
     // Without such lines this would have shown nothing.
     expect(worse).toBeGreaterThan(5);
   });

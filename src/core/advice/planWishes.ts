@@ -267,12 +267,20 @@ function linesOf(
   const payers = payersOf(table, pairs, chosen.columnOf, before);
   const pinned = new Set(list.pins.map(([id, chord]) => `${id} ${where.place(chord)}`));
   const lost = new Set(table.lostPins.map(([id]) => id));
+  const told = new Set([...list.pins, ...list.forbids].map(([id]) => id));
+  const idOf = (r: number): CommandId => (table.list[r] as PlanRow).command.id;
+  const gainOf = (r: number): number => (atFirst[r] as number) - (now[r] as number);
+  /** Those that gain, the one that gains most first, and those of whom a person said what they get. */
+  const paying = (rows: readonly number[]): CommandId[] => {
+    const pay = rows.filter((one) => gainOf(one) > 0 || told.has(idOf(one)));
+    return (pay.length > 0 ? pay : [...rows]).sort((a, b) => gainOf(b) - gainOf(a)).map(idOf);
+  };
   const lines = table.list.flatMap((row, r): PlanLine[] => {
     const id = row.command.id;
     const chord = chordOf(table, chosen, r);
     if (!row.wish && chord === row.own) return [];
     const after = weighed(row, chord);
-    const gain = (atFirst[r] as number) - (now[r] as number);
+    const gain = gainOf(r);
     const holders = chord === null || chord === row.own ? [] : (index.holders.get(where.place(chord)) ?? []);
     const to = row.own === null || chord === row.own ? null : (takers.get(where.place(row.own)) ?? null);
     return [
@@ -287,7 +295,7 @@ function linesOf(
         to,
         pinned: chord !== null && !lost.has(id) && pinned.has(`${id} ${where.place(chord)}`),
         troubled: row.troubled,
-        paidBy: gain < 0 ? (payers.get(r) ?? []).map((one) => (table.list[one] as PlanRow).command.id) : [],
+        paidBy: gain < 0 ? paying(payers.get(r) ?? []) : [],
         gain: gain / 1000,
       },
     ];
@@ -319,7 +327,10 @@ function linesOf(
   return [...lines, ...spares];
 }
 
-/** For every row that changed, the rows whose gain may pay for it: those that took its keys and theirs, and their partners. */
+/**
+ * For every row that changed, the rows whose gain may pay for it: those that took its keys and theirs, their partners,
+ * and those that pay for these in turn.
+ */
 function payersOf(
   table: PlanTable,
   pairs: readonly Pair[],
@@ -327,13 +338,18 @@ function payersOf(
   before: Int32Array,
 ): ReadonlyMap<number, readonly number[]> {
   const partners = new Map(pairs.flatMap(({ a, b }) => [[a, b] as const, [b, a] as const]));
-  return new Map(
+  const takers = new Map(
     chainsOf(table, now, before).flatMap(({ rows, ring }) =>
-      rows.map((row, i) => {
-        const others = ring ? [...rows.slice(i + 1), ...rows.slice(0, i)] : rows.slice(i + 1);
-        const beside = [row, ...others].map((one) => partners.get(one) ?? -1).filter((one) => one >= 0);
-        return [row, [...new Set([...others, ...beside])].filter((one) => one !== row)] as const;
-      }),
+      rows.map((row, i) => [row, ring ? [...rows.slice(i + 1), ...rows.slice(0, i)] : rows.slice(i + 1)] as const),
     ),
+  );
+  return new Map(
+    [...takers.keys()].map((row) => {
+      const found = new Set([row]);
+      // What is added is gone through in turn.
+      for (const one of found)
+        for (const next of [...(takers.get(one) ?? []), partners.get(one) ?? row]) found.add(next);
+      return [row, [...found].slice(1)];
+    }),
   );
 }
