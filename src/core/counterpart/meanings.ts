@@ -1,5 +1,6 @@
 import { stemmer } from 'stemmer';
 import { fold } from '../text/fold';
+import { remembering } from '../text/remembering';
 import data from './lexicon.json';
 
 /**
@@ -53,18 +54,8 @@ export function splitName(name: string): string[] {
   return fold(apart).match(/\d+(?:[.,]\d+)?|\p{L}+/gu) ?? [];
 }
 
-const formsKnown = new Map<string, string>();
-
 /** The form in which a word is looked up; names use few words over and over, so it is remembered. */
-function formOf(word: string): string {
-  let form = formsKnown.get(word);
-  if (form === undefined) {
-    if (formsKnown.size > 20_000) formsKnown.clear();
-    form = known(stemOf(word), word);
-    formsKnown.set(word, form);
-  }
-  return form;
-}
+const formOf = remembering((word) => known(stemOf(word), word));
 
 /** A word nobody explained that says who does something, such as cropper, is taken for what is done. */
 function known(stem: string, word: string): string {

@@ -1,5 +1,6 @@
 import { conceptsNamed } from '../glossary/glossary';
 import type { Command } from '../program/program';
+import { remembering } from '../text/remembering';
 import { wordsOf } from '../text/wordsOf';
 import { type Meaning, meaningsIn, plainName, rootOf } from './meanings';
 
@@ -17,7 +18,8 @@ export type CommandReading = {
   readonly concepts: readonly Spoken[];
 };
 
-const steps = new Map<string, readonly Meaning[]>();
+/** Many commands share the steps of their paths. */
+const meaningsOfStep = remembering(meaningsIn, 5_000);
 
 /** Reads a command: what its name and its path mean, and the concepts they speak of. */
 export function readCommand(command: Command): CommandReading {
@@ -25,13 +27,7 @@ export function readCommand(command: Command): CommandReading {
   const own = new Set(meanings);
   const around = new Set<Meaning>();
   for (const step of command.path) {
-    let read = steps.get(step);
-    if (!read) {
-      if (steps.size > 5_000) steps.clear();
-      read = meaningsIn(step);
-      steps.set(step, read);
-    }
-    for (const meaning of read) if (!own.has(meaning)) around.add(meaning);
+    for (const meaning of meaningsOfStep(step)) if (!own.has(meaning)) around.add(meaning);
   }
   const plain = plainName(command.name);
   return { command, plain, meanings: asSeen(meanings, around), around: [...around], concepts: spokenOf(command) };

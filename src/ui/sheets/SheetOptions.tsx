@@ -139,7 +139,7 @@ export function SheetOptions({ given, links, request, spec, painted, onChoose }:
       ) : spec.form === 'difference' ? (
         <label className={styles.select}>
           <strong>Against</strong>
-          <select value={spec.base} onChange={(event) => onChoose({ base: event.target.value })}>
+          <select className="find" value={spec.base} onChange={(event) => onChoose({ base: event.target.value })}>
             {given.view.draft.factory && <option value="">Choose a keymap</option>}
             {given.bases.map((one, i) => (
               <option key={one.slug} value={i === 0 && !given.view.draft.factory ? '' : one.slug}>
@@ -165,6 +165,7 @@ export function SheetOptions({ given, links, request, spec, painted, onChoose }:
         <label className={styles.select}>
           <strong>How many</strong>
           <input
+            className="find"
             type="number"
             min={1}
             max={200}
