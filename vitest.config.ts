@@ -3,5 +3,11 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
-  test: { include: ['src/**/*.test.ts'], testTimeout: 20_000 },
+  test: {
+    include: ['src/**/*.test.{ts,tsx}'],
+    testTimeout: 20_000,
+    // One is left free otherwise, which on two cores is half of them.
+    maxWorkers: '100%',
+    sequence: { shuffle: { files: true, tests: false } },
+  },
 });

@@ -2,11 +2,14 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { canonicalText } from '../chord/chord';
 import { buildClashIndex, programFacts, relation } from '../clash/clashIndex';
 import { DESKTOP_KEYS } from '../desktop/desktopKeys';
 import { fromProgramFile, type ProgramFile } from '../file/programFile';
+import { chordOfEvent, heldModifiers } from '../keyboard/chordOfEvent';
 import { keymapOf } from '../keymap/keymap';
 import { isSentence } from '../testing/isSentence';
+import { pressesOf } from '../testing/pressesOf';
 import { anyKeymap, CHORDS, here, sampleProgram } from '../testing/sampleProgram';
 import { plainWords } from '../text/sentence';
 import { shownPanels } from '../workspace/arrangement';
@@ -119,17 +122,29 @@ const programs = readdirSync(demo)
   .map((name) => fromProgramFile(JSON.parse(readFileSync(join(demo, name), 'utf8')) as ProgramFile));
 
 describe('the demo keymaps', () => {
-  it('fire every binding in its own context, turns and holds included, but for what the desktop takes', () => {
+  /** The chord of real presses: each stroke read off the event that its keys give. */
+  const pressed = (chord: string): string => {
+    const strokes = pressesOf(chord, here.keyboard).map((event) => {
+      const read = chordOfEvent(event, here.keyboard, 'windows');
+      const alone = { hold: false, strokes: [{ modifiers: heldModifiers(event, 'windows'), key: null }] };
+      return canonicalText(read ?? alone).replace(/^hold:/, '');
+    });
+    return `${chord.startsWith('hold:') ? 'hold:' : ''}${strokes.join(' ')}`;
+  };
+
+  it('fire every binding pressed in its own context, turns and holds included, but for what the desktop takes', () => {
     let bindings = 0;
     for (const { program, factory, keymaps } of programs) {
       const own = programFacts(program);
       for (const keymap of [factory, ...keymaps.map((one) => one.keymap)]) {
         const index = buildClashIndex(own, keymap, here.place);
         for (const [id, list] of keymap.bindings)
-          for (const { chord } of list) {
+          for (const { chord: bound } of list) {
             const command = own.commands.get(id);
             if (!command) continue;
             bindings++;
+            const chord = pressed(bound);
+            expect([bound, here.place(bound)]).toEqual([bound, chord]);
             // Turn by turn, until it is this one's.
             let tool: string | null = null;
             const seen = new Set<string>();

@@ -29,7 +29,7 @@ async function keysIn(program: ProgramRow): Promise<readonly Elsewhere[]> {
     (a, b) => (b.last_used_at ?? '').localeCompare(a.last_used_at ?? '') || a.factory - b.factory || a.id - b.id,
   );
   if (!last) return [];
-  const id = `${last.id} ${last.revision}`;
+  const id = `${last.id} ${last.revision} ${last.last_used_at}`;
   const before = known.get(id);
   if (before) return before;
   const { program: facts } = await loadProgram(program, last.version_id);

@@ -14,7 +14,7 @@ export function shadeStyle(appearance: Appearance, most: boolean): CSSProperties
     dark ? `color-mix(in oklab, ${INK_COLORS[ink]}, white 55%)` : INK_COLORS[ink],
   ]);
   return {
-    color: gray(text),
+    color: 'var(--text)',
     '--side': gray(ground),
     '--card': gray(card),
     '--card-2': gray(ground),
