@@ -1,25 +1,29 @@
 import { defineConfig } from '@playwright/test';
-import { chromiumPath, launchArgs } from './e2e/browser';
-
-const port = Number(process.env.E2E_PORT ?? 4179);
+import { chromiumPath, launchArgs } from './e2e/support/browser';
+import { FULL } from './e2e/support/full';
+import { serverOf, WORKERS } from './e2e/support/servers';
 
 export default defineConfig({
   testDir: 'e2e',
+  testIgnore: FULL ? [] : ['full/**'],
   outputDir: '.tmp/test-results',
-  workers: 1,
+  fullyParallel: true,
+  workers: WORKERS,
   timeout: 60_000,
-  expect: { timeout: 8_000 },
+  expect: { timeout: 10_000 },
   reporter: [['list']],
   use: {
-    baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
     launchOptions: { executablePath: chromiumPath(), args: launchArgs },
   },
-  webServer: {
-    command: 'node scripts/testServer.mjs',
-    url: `http://127.0.0.1:${port}/api/health`,
-    env: { PORT: String(port), GRAY_PIN_DATA: '.tmp/e2e-data' },
-    timeout: 120_000,
-    reuseExistingServer: false,
-  },
+  webServer: Array.from({ length: WORKERS }, (_, worker) => {
+    const { port, address, data } = serverOf(worker);
+    return {
+      command: 'node scripts/testServer.mjs',
+      url: `${address}/api/health`,
+      env: { PORT: String(port), GRAY_PIN_DATA: data },
+      timeout: 120_000,
+      reuseExistingServer: false,
+    };
+  }),
 });

@@ -1,6 +1,6 @@
 import { readFileSync, rmSync } from 'node:fs';
 import { chromium, type Page } from '@playwright/test';
-import { chromiumPath, launchArgs } from '../e2e/browser';
+import { chromiumPath, launchArgs } from '../e2e/support/browser';
 import { runScript, startServer, untilReady } from '../scripts/server.mjs';
 import { toProgramFile } from '../src/core/file/programFile';
 import { DEFAULT_KEYBOARD } from '../src/core/keyboard/usKeyboard';

@@ -1,5 +1,5 @@
-import { expect, type Page, test } from '@playwright/test';
-import { open } from './browser';
+import { open } from './support/browser';
+import { expect, type Page, test } from './support/test';
 
 const tape = (page: Page) => page.getByRole('region', { name: 'Change tape' });
 const bench = (page: Page) => page.getByRole('region', { name: 'Bench' });

@@ -1,6 +1,6 @@
-import { expect, type Page, test } from '@playwright/test';
-import { open } from './browser';
-import { bringInWalk } from './walkProgram';
+import { open } from './support/browser';
+import { expect, type Page, test } from './support/test';
+import { bringInWalk } from './support/walkProgram';
 
 const bench = (page: Page) => page.getByRole('region', { name: 'Bench' });
 const tape = (page: Page) => page.getByRole('region', { name: 'Change tape' });

@@ -1,8 +1,8 @@
 import { execFileSync } from 'node:child_process';
-import { type APIRequestContext, expect, type Locator, type Page, test } from '@playwright/test';
 import type { KeymapView } from '../src/core/view/views';
-import { open } from './browser';
-import { bringInWalk } from './walkProgram';
+import { open } from './support/browser';
+import { type APIRequestContext, expect, type Locator, type Page, test } from './support/test';
+import { bringInWalk } from './support/walkProgram';
 
 const tape = (page: Page) => page.getByRole('region', { name: 'Change tape' });
 const list = (page: Page, name: string) => page.getByRole('list', { name, exact: true });
@@ -146,7 +146,7 @@ test('Tarnlight is made to feel like Nibshore by keyboard: settled by hand, on t
     ],
     alone: ['Open as reference'],
   };
-  const counted = execFileSync(process.execPath, ['--import', 'tsx', 'e2e/countAlike.ts'], {
+  const counted = execFileSync(process.execPath, ['--import', 'tsx', 'e2e/support/countAlike.ts'], {
     input: JSON.stringify(given),
     encoding: 'utf8',
   });

@@ -1,13 +1,11 @@
 import { execFileSync } from 'node:child_process';
-import { mkdirSync } from 'node:fs';
-import { expect, test } from '@playwright/test';
-import { open } from './browser';
+import { open } from './support/browser';
+import { expect, test } from './support/test';
 
-const pdfFile = '.tmp/sheet.pdf';
 const tool = (name: string, ...args: string[]) => execFileSync(name, args, { encoding: 'utf8' });
 
-test('the PDF has the keys of the preview, in its places and order, in embedded fonts', async ({ page }) => {
-  mkdirSync('.tmp', { recursive: true });
+test('the PDF has the keys of the preview, in its places and order, in embedded fonts', async ({ page }, info) => {
+  const pdfFile = info.outputPath('sheet.pdf');
   await open(page, '/sheets/tarnlight/sheet-retouching?contents=all');
   const download = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Save as PDF' }).click();
@@ -16,10 +14,10 @@ test('the PDF has the keys of the preview, in its places and order, in embedded 
   const fonts = tool('pdffonts', pdfFile).split('\n').slice(2).filter(Boolean);
   expect(fonts.length).toBeGreaterThanOrEqual(3);
   for (const font of fonts) expect(font, font).toMatch(/ yes yes yes /);
-  const info = tool('pdfinfo', pdfFile);
-  expect(info).toMatch(/Tagged:\s+yes/);
+  const facts = tool('pdfinfo', pdfFile);
+  expect(facts).toMatch(/Tagged:\s+yes/);
   await expect(page.getByRole('status').filter({ hasText: 'shortcuts on' })).toContainText(
-    `${/Pages:\s+(\d+)/.exec(info)?.[1]} pages`,
+    `${/Pages:\s+(\d+)/.exec(facts)?.[1]} pages`,
   );
 
   // Every command with keys is there as text, in the program's order, with its keys.
@@ -73,7 +71,7 @@ test('the PDF has the keys of the preview, in its places and order, in embedded 
   expect(Math.max(...caps.map((one) => one.wide)) - Math.min(...caps.map((one) => one.wide))).toBeLessThan(0.1);
 });
 
-test('choices change the page and the address; printing takes the pages alone', async ({ page }) => {
+test('choices change the page and the address; printing takes the pages alone', async ({ page }, info) => {
   await open(page, '/sheets/nibshore/my-painting-hand');
   await expect(page.getByRole('radio', { name: /^Yours/ })).toBeChecked();
   await page.getByText('⌘ ⌥', { exact: true }).click();
@@ -83,7 +81,7 @@ test('choices change the page and the address; printing takes the pages alone', 
   await page.reload();
   await expect(page.getByRole('radio', { name: 'Letter' })).toBeChecked();
   await expect(page.getByRole('img', { name: 'Page 1 of' }).locator('svg')).toHaveAttribute('viewBox', '0 0 612 792');
-  const printed = '.tmp/printed.pdf';
+  const printed = info.outputPath('printed.pdf');
   await page.pdf({ path: printed, preferCSSPageSize: true });
   expect(tool('pdfinfo', printed)).toMatch(/Pages:\s+1\n[\s\S]*Page size:\s+612 x 792/);
   const text = tool('pdftotext', printed, '-');
@@ -93,7 +91,9 @@ test('choices change the page and the address; printing takes the pages alone', 
   await expect(page.getByText('nothing of yours to print')).toBeVisible();
 });
 
-test('the page looked at answers before the others are drawn; printing draws them all first', async ({ page }) => {
+test('the page looked at answers before the others are drawn; printing draws them all first', async ({
+  page,
+}, info) => {
   // No time is ever free, so that only what is wanted at once is drawn.
   await page.addInitScript(() => {
     window.requestIdleCallback = () => 0;
@@ -106,7 +106,7 @@ test('the page looked at answers before the others are drawn; printing draws the
   await page.getByText('Mac', { exact: true }).click();
   await expect(pages.locator('canvas')).toHaveCount(1);
   await expect(pages.locator('tspan', { hasText: /^Command$/ })).toHaveCount(0);
-  const printed = '.tmp/printed.pdf';
+  const printed = info.outputPath('printed.pdf');
   await page.pdf({ path: printed, preferCSSPageSize: true });
   const text = tool('pdftotext', printed, '-');
   expect(text).toContain('Command');

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { expect, type Page, test } from '@playwright/test';
-import { open } from './browser';
+import { open } from './support/browser';
+import { expect, type Page, test } from './support/test';
 
 const card = (page: Page, name: string) =>
   page.getByRole('listitem').filter({ has: page.getByRole('link', { name, exact: true }) });

@@ -1,6 +1,6 @@
-import { expect, type Locator, type Page, test } from '@playwright/test';
-import { open } from './browser';
-import { bringInWalk } from './walkProgram';
+import { open, stored } from './support/browser';
+import { expect, type Locator, type Page, test } from './support/test';
+import { bringInWalk } from './support/walkProgram';
 
 const tape = (page: Page) => page.getByRole('region', { name: 'Change tape' });
 const plan = (page: Page) => page.getByRole('list', { name: 'Plan' });
@@ -124,7 +124,7 @@ test('whose keys may be spent is said, who is pushed is named, and may be kept w
   expect(await keysAfter(line(page, 'Straighten sheet'))).not.toBe('Alt S');
   // Sheet edge holds Alt+S; once its keys may be spent it is pushed, and each names the other.
   await page.getByLabel(/and of others used at most/).check();
-  await page.getByLabel('Uses a day up to which').fill('20');
+  await stored(page, /wishes$/, () => page.getByLabel('Uses a day up to which').fill('20'));
   await expect(line(page, 'Straighten sheet').first()).toContainText('Taken from Sheet edge');
   expect(await keysAfter(line(page, 'Straighten sheet').first())).toBe('Alt S');
   const pushed = plan(page).locator('[data-role="giver"][data-command="sheet-edge"]');
@@ -200,8 +200,7 @@ test('what is used often and lies far stands in the check list with an easier ke
   const slug = await bringInWalk(request, 'Far');
   await open(page, `/wishes/${slug}/walk-keys`);
   await page.getByLabel('Uses a day of Far').fill('60');
-  await page.getByLabel('Uses a day of Far').press('Enter');
-  await page.waitForTimeout(300);
+  await stored(page, /uses$/, () => page.getByLabel('Uses a day of Far').press('Enter'));
   await open(page, `/board/${slug}/walk-keys/far?show=check`);
   const far = page.getByRole('dialog').locator('[data-kind="hard to reach"][data-command="far"]');
   await expect(far).toContainText('used about 60 times a day');

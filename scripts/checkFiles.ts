@@ -3,7 +3,7 @@ import { execFileSync } from 'node:child_process';
 import { mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import Papa from 'papaparse';
-import { chromiumPath, launchArgs } from '../e2e/browser';
+import { chromiumPath, launchArgs } from '../e2e/support/browser';
 import { fromProgramFile, type ProgramFile } from '../src/core/file/programFile';
 import { makeSheet } from '../src/core/sheet/makeSheet';
 import type { SheetContents } from '../src/core/sheet/sheet';

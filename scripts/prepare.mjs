@@ -27,6 +27,8 @@ export function build() {
 function fingerprint(names) {
   const hash = createHash('sha256');
   const add = (name) => {
+    // Tests are no part of what is built.
+    if (/\.test\.tsx?$/.test(name)) return;
     const path = join(root, name);
     if (statSync(path).isDirectory()) for (const inside of readdirSync(path).sort()) add(join(name, inside));
     else hash.update(name).update(readFileSync(path));

@@ -3,7 +3,7 @@ import { execFileSync } from 'node:child_process';
 import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
-import { chromiumPath, launchArgs } from '../e2e/browser';
+import { chromiumPath, launchArgs } from '../e2e/support/browser';
 import { root, runScript, startServer, untilReady } from './server.mjs';
 
 const data = join(root, '.tmp/screenshot-data');

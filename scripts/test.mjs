@@ -1,73 +1,52 @@
-/** Everything that has to hold, from a clean clone: install what is missing, then lint, types, unit, end to end. */
+/**
+ * Everything that has to hold, from a clean clone: install what is missing, then lint, types, layouts, unit, end to end.
+ * `--full` runs the whole matrix end to end. Files come in a random order; the number printed first brings it back
+ * (`SEED=1234 npm test`).
+ */
 import { spawnSync } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import { installDebian } from './debian.mjs';
 import { build, install } from './prepare.mjs';
 import { root } from './server.mjs';
 
-const environment = { ...process.env, NEXT_TELEMETRY_DISABLED: '1', CI: process.env.CI ?? '1' };
+const full = process.argv.includes('--full');
+const seed = process.env.SEED ?? String(Math.floor(Math.random() * 100_000));
+const environment = {
+  ...process.env,
+  NEXT_TELEMETRY_DISABLED: '1',
+  CI: process.env.CI ?? '1',
+  ...(full ? { FULL: '1' } : {}),
+};
 const results = join(root, '.tmp');
 let passed = 0;
 let failed = 0;
+/** What each part took, in seconds. */
+const times = [];
 
-/** Debian's packages the tests need: Chromium to drive, poppler to look into PDFs. */
-function installTools() {
-  const missing = [
-    ['chromium', 'chromium'],
-    ['pdftotext', 'poppler-utils'],
-  ]
-    .filter(([command]) => !has(command))
-    .map(([, name]) => name);
-  if (missing.length === 0) return;
-  console.log(`Installing ${missing.join(' and ')} from Debian's packages`);
-  const prefix = process.getuid?.() === 0 ? [] : ['sudo'];
-  for (const args of [
-    ['update', '-qq'],
-    ['install', '-y', '-qq', '--no-install-recommends', ...missing],
-  ]) {
-    const [command, ...rest] = [...prefix, 'apt-get', ...args];
-    spawnSync(command, rest, {
-      stdio: ['ignore', 'ignore', 'inherit'],
-      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
-    });
-  }
-  if (!has('chromium'))
-    throw new Error(
-      'Chromium could not be installed. Install the packages chromium and poppler-utils, then try again.',
-    );
-}
-
-function has(command) {
-  return spawnSync('sh', ['-c', `command -v ${command}`]).status === 0;
+/** Runs a part of the tests. @returns whether it ended well. */
+function part(name, command, args, extra = {}) {
+  console.log(`\n== ${name}`);
+  const begun = performance.now();
+  const { status } = spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...environment, ...extra } });
+  times.push([name, (performance.now() - begun) / 1000]);
+  return status === 0;
 }
 
 /** Runs one check that passes or fails as a whole. */
-function check(name, args) {
-  console.log(`\n== ${name}`);
-  if (spawnSync('npx', args, { cwd: root, stdio: 'inherit', env: environment }).status === 0) passed++;
-  else failed++;
-}
-
-/** Every legend of every keyboard layout against what an independent tool compiles from the same data. */
-function checkLayouts() {
-  console.log('\n== keyboard layouts');
-  if (
-    spawnSync('node', ['scripts/layouts.mjs', '--check'], { cwd: root, stdio: 'inherit', env: environment }).status ===
-    0
-  )
-    passed++;
+function check(name, command, args) {
+  if (part(name, command, args)) passed++;
   else failed++;
 }
 
 /** Runs a test runner that writes its counts to a file. */
 function count(name, args, extra, read) {
-  console.log(`\n== ${name}`);
-  const { status } = spawnSync('npx', args, { cwd: root, stdio: 'inherit', env: { ...environment, ...extra } });
+  const well = part(name, 'npx', args, extra);
   try {
     const [good, bad] = read();
     passed += good;
     failed += bad;
-    if (status !== 0 && bad === 0) failed++;
+    if (!well && bad === 0) failed++;
   } catch {
     failed++;
   }
@@ -77,24 +56,38 @@ const report = (name) => JSON.parse(readFileSync(join(results, name), 'utf8'));
 rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
 install();
-installTools();
-check('lint', ['biome', 'check', '.']);
-check('types', ['next', 'typegen']);
-check('types, checked', ['tsc', '--noEmit']);
-checkLayouts();
-count('unit', ['vitest', 'run', '--reporter=default', '--reporter=json', '--outputFile=.tmp/unit.json'], {}, () => {
-  const { numPassedTests, numFailedTests } = report('unit.json');
-  return [numPassedTests, numFailedTests];
-});
-build();
+// Chromium to drive, poppler to look into PDFs.
+installDebian(['chromium', 'poppler-utils']);
+console.log(`Files come in the order of SEED=${seed}.`);
+check('lint', 'npx', ['biome', 'check', '.']);
+check('types of routes', 'npx', ['next', 'typegen']);
+check('types', 'npx', ['tsc', '--noEmit']);
+// Every legend of every keyboard layout against what an independent tool compiles from the same data.
+check('keyboard layouts', 'node', ['scripts/layouts.mjs', '--check']);
 count(
-  'end to end',
-  ['playwright', 'test', '--reporter=list,json'],
+  'unit',
+  [
+    ...['vitest', 'run', `--sequence.seed=${seed}`],
+    ...['--reporter=default', '--reporter=json', '--outputFile=.tmp/unit.json'],
+  ],
+  {},
+  () => {
+    const { numPassedTests, numFailedTests } = report('unit.json');
+    return [numPassedTests, numFailedTests];
+  },
+);
+const begun = performance.now();
+build();
+times.push(['build', (performance.now() - begun) / 1000]);
+count(
+  full ? 'end to end, the whole matrix' : 'end to end',
+  ['playwright', 'test', `--shuffle=${seed}`, '--reporter=list,json'],
   { PLAYWRIGHT_JSON_OUTPUT_NAME: join(results, 'e2e.json') },
   () => {
     const { expected, unexpected, flaky } = report('e2e.json').stats;
     return [expected, unexpected + flaky];
   },
 );
+console.log(`\n${times.map(([name, seconds]) => `${name}: ${seconds.toFixed(0)} s`).join('\n')}`);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);

@@ -4,8 +4,8 @@
  * there, and how many of them answer alike.
  */
 import { readFileSync } from 'node:fs';
-import { findCounterparts, NO_EVIDENCE } from '../src/core/counterpart/findCounterparts';
-import type { KeymapView } from '../src/core/view/views';
+import { findCounterparts, NO_EVIDENCE } from '../../src/core/counterpart/findCounterparts';
+import type { KeymapView } from '../../src/core/view/views';
 
 type Given = { mine: KeymapView; theirs: KeymapView; said: [mine: string, theirs: string][]; alone: string[] };
 
