@@ -63,3 +63,17 @@ describe('dependencies', () => {
     expect(using).toEqual([]);
   });
 });
+
+describe('end-to-end tests', () => {
+  it('wait for states, never for time or for a silent network, and are made with our own test', () => {
+    const e2e = join(src, '../e2e');
+    const specs = readdirSync(e2e, { recursive: true, encoding: 'utf8' }).filter((name) => name.endsWith('.ts'));
+    expect(specs.length).toBeGreaterThan(20);
+    const wrong = specs.filter((name) => {
+      const text = readFileSync(join(e2e, name), 'utf8');
+      const own = !name.endsWith('.spec.ts') || /from '\.{1,2}\/support\/test'/.test(text);
+      return !own || /waitForTimeout|networkidle/.test(text);
+    });
+    expect(wrong).toEqual([]);
+  });
+});

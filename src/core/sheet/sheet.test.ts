@@ -5,11 +5,13 @@ import { describe, expect, it } from 'vitest';
 import { conceptTable } from '../comparison/conceptTable';
 import { pairsBetween } from '../comparison/pairsBetween';
 import { fromProgramFile, type ProgramFile } from '../file/programFile';
+import { usKeyboard } from '../keyboard/usKeyboard';
 import { whereOf } from '../keyboard/where';
 import { type Keymap, keymapOf, rowsOf } from '../keymap/keymap';
 import { DEFAULT_RULES, type Program } from '../program/program';
 import { INKS } from '../workspace/dressing';
 import { balanceColumns, flowColumns, pagesOf, startOf } from './flowColumns';
+import { layOutPoster } from './layOutPoster';
 import { layOutSheet } from './layOutSheet';
 import { makeSheet } from './makeSheet';
 import { runsOf, widthOf } from './measure';
@@ -423,6 +425,50 @@ describe('a sheet', () => {
     const ids = program.commands.filter((one) => keymap.bindings.has(one.id)).slice(0, 15);
     const card = set({ form: 'card', contents: 'picked', picked: ids.map((one) => one.id) });
     expect([card.pages.length, card.cards, card.warnings]).toEqual([1, 1, []]);
+  });
+
+  it.each(programs)('of $name: a poster has each name on its key, under what the key is called', ({ file }) => {
+    const { program, factory, keymaps } = file;
+    const { keymap = factory, name = '' } = keymaps[0] ?? {};
+    const boards = [
+      usKeyboard.choice,
+      { layout: 'fr', shape: 'iso', size: 'full' },
+      { layout: 'jp', shape: 'jis', size: 'compact' },
+    ] as const;
+    for (const board of boards)
+      for (const paper of Object.keys(PAPERS) as (keyof typeof PAPERS)[])
+        for (const way of WAYS) {
+          const spec: SheetSpec = { ...DEFAULT_SHEET, form: 'poster', paper, way };
+          const layout = layOutPoster(
+            { program, keymapName: name, keymap, factory, footer: '', spec },
+            whereOf(board),
+            '',
+          );
+          let keys = 0;
+          for (const { items } of layout.pages.flatMap((page) =>
+            page.blocks.filter((block) => block.role === 'line'),
+          )) {
+            const [cap, ...texts] = items.flatMap((item) =>
+              item.kind === 'cap' || item.kind === 'text' ? [item] : [],
+            );
+            // Lines that follow the pictures begin with words.
+            if (cap?.kind !== 'cap') continue;
+            keys++;
+            const key = box(cap)!;
+            const lines = texts.map((one) => box(one)!);
+            expect(lines.length).toBeGreaterThan(1);
+            const outside = lines.filter(
+              (one) => one.left < key.left || one.right > key.right || one.top < key.top || one.bottom > key.bottom,
+            );
+            expect(outside).toEqual([]);
+            lines.forEach((one, i) => {
+              for (const other of lines.slice(i + 1))
+                if (one.left < other.right && other.left < one.right)
+                  expect(one.bottom <= other.top + 0.01 || other.bottom <= one.top + 0.01).toBe(true);
+            });
+          }
+          expect(keys).toBeGreaterThan(20);
+        }
   });
 
   it.each(programs)(
