@@ -39,7 +39,8 @@ test(`kill -9 at any moment of ${EDITS} edits loses none that was confirmed, and
   server: { port: beside },
 }, info) => {
   test.setTimeout(240_000);
-  const port = beside + 10;
+  // Far enough from the workers, and none that a browser refuses, as 4190.
+  const port = beside + 20;
   const data = info.outputPath('data');
   runScript('seed.ts', [], { GRAY_PIN_DATA: data });
   const base = `http://127.0.0.1:${port}`;

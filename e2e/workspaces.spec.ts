@@ -15,16 +15,21 @@ const roomNow = async (page: Page, program = 'tarnlight'): Promise<Room> =>
 const picture = (page: Page): Locator => page.getByRole('region', { name: /^The window of/ });
 const steps = (page: Page): Locator => page.getByRole('region', { name: 'Steps' });
 const part = (page: Page, name: string): Promise<void> => page.getByText(name, { exact: true }).first().click();
-/** Drags something to the middle of something else, as a hand does. */
-async function drag(page: Page, from: Locator, to: Locator): Promise<void> {
+/** Drags something to the middle of a drop place, or of something that has none over it, as a hand does. */
+async function drag(page: Page, from: Locator, to: Locator, place = true): Promise<void> {
   const [a, start] = [await from.boundingBox(), page.mouse];
   if (!a) throw new Error('Nothing to drag.');
   await start.move(a.x + a.width / 2, a.y + a.height / 2);
   await start.down();
   await start.move(a.x + a.width / 2 + 12, a.y + a.height / 2 + 12, { steps: 4 });
-  const b = await to.boundingBox();
-  if (!b) throw new Error('Nowhere to drag to.');
-  await start.move(b.x + b.width / 2, b.y + b.height / 2, { steps: 8 });
+  // What is being dragged over may move while it makes room; the hand follows until it is there.
+  await expect(async () => {
+    const b = await to.boundingBox();
+    if (!b) throw new Error('Nowhere to drag to.');
+    await start.move(b.x + b.width / 2, b.y + b.height / 2, { steps: 8 });
+    if (place) await expect(to).toHaveAttribute('data-aimed', 'true', { timeout: 500 });
+    else await expect(page.locator('[data-aimed]')).toHaveCount(0, { timeout: 500 });
+  }).toPass();
   await start.up();
 }
 const focused = (page: Page): Promise<string> =>
@@ -57,6 +62,7 @@ test('a workspace is arranged by mouse: panels dragged, stacked, floated, sized;
     page,
     picture(page).getByRole('tab', { name: 'Histogram' }),
     picture(page).getByRole('img', { name: /^Sample picture/ }),
+    false,
   );
   await expect(steps(page)).toContainText('Histogram to float');
   await page.getByRole('checkbox', { name: 'Notes' }).check();

@@ -9,7 +9,7 @@ export function loosened(text: string): string {
       .replace(/[\uFF01-\uFF5E]/g, (char) => String.fromCharCode(char.charCodeAt(0) - 0xfee0))
       // Each bracketed word becomes the word and a plus before whatever follows without a sign of its own.
       .replace(
-        /[<[{⟨「]\s?([\p{L}\p{N}][\p{L}\p{N} ]{0,22}|[^\s<>[\]{}])\s?[>\]}⟩」](?=(\s*[^\s+\-–·&,;.)])?)/gu,
+        /[<[{⟨「]\s?([\p{L}\p{N}][\p{L}\p{N} ]{0,22}|[^\s<>[\]{}])\s?[>\]}⟩」](?=( ?[^\s+\-–·&,;.)])?)/gu,
         (_, inner: string, next?: string) => (next === undefined || next.startsWith(' ') ? inner : `${inner}+`),
       )
       .replace(/-\s?taste\b/giu, ' ')
@@ -24,7 +24,8 @@ export function loosened(text: string): string {
         /\b(?:left|right|linke|rechte|l|r)\s+(?=(?:ctrl|control|strg|shift|umschalt|maj|alt|option|cmd|command|win)\b)/gi,
         '',
       )
-      .replace(/\s+(?:&|and|und|et|y|with|mit|avec|con|plus)\s+(?=\S)/gi, '+')
+      .replace(/\s+/g, ' ')
+      .replace(/ (?:&|and|und|et|y|with|mit|avec|con|plus) (?=\S)/gi, '+')
       .replace(/\((?:windows|mac|macos|linux|win|pc|default|standard)\)/gi, ' ')
       .replace(/(?<=[\p{L}\p{N}])[.;:]$/u, '')
       .replace(/\s+/g, ' ')

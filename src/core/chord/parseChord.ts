@@ -1,3 +1,4 @@
+import { trimEnd } from '../text/trimEnd';
 import { type Chord, inOrder, type Modifier, type Stroke } from './chord';
 import { isKnownKey, readKey } from './keyNames';
 import { loosened } from './loosened';
@@ -43,15 +44,24 @@ export function parseChord(text: string, dialect: Dialect = 'windows'): ParsedCh
   return read.ok ? read : strict;
 }
 
+// Spaces are folded before anything is looked for, so that one is all there can be between two words.
 const HOLD_BEFORE =
-  /^(?:press and hold|hold down|hold|halten|gedrückt halten|maintenir|maintenez|mantener|mantener pulsado|mantener presionado)\s*[:+]?\s*(.+)$/i;
+  /^(?:press and hold|hold down|hold|halten|gedrückt halten|maintenir|maintenez|mantener pulsado|mantener presionado|mantener) ?[:+]? ?(?=.)/i;
 const HOLD_AFTER =
-  /^(.+?)[\s,]*\(?\s*\b(?:hold|held|hold down|halten|gedrückt|gedrückt halten|maintenu|maintenue|maintenir|mantener|mantenido|mantener pulsado|mantener presionado)\)?$/i;
+  /\b(?:hold down|hold|held|gedrückt halten|halten|gedrückt|maintenue?|maintenir|mantener pulsado|mantener presionado|mantener|mantenido)\)?$/i;
+
+/** The text without the words that say its keys are held; null where none say so. */
+function withoutHold(text: string): string | null {
+  const before = HOLD_BEFORE.exec(text)?.[0];
+  if (before !== undefined) return text.slice(before.length);
+  const after = HOLD_AFTER.exec(text);
+  const keys = after && trimEnd(text.slice(0, after.index), ' ,(');
+  return keys === '' ? null : keys;
+}
 
 function parseStrictly(text: string, dialect: Dialect): ParsedChord {
-  let rest = text;
-  const held = HOLD_BEFORE.exec(rest) ?? HOLD_AFTER.exec(rest);
-  if (held?.[1]) rest = held[1];
+  const held = withoutHold(text);
+  const rest = held ?? text;
   const strokes: Stroke[] = [];
   for (const part of splitStrokes(rest)) {
     const stroke = parseStroke(part, dialect);
@@ -87,8 +97,7 @@ const CANONICAL_MODIFIERS: Readonly<Record<string, true>> = {
   Meta: true,
 };
 
-const THEN =
-  /\s+(?:then|and then|followed by|dann|danach|gefolgt von|puis|ensuite|suivi de|luego|después|seguido de)\s+/i;
+const THEN = / (?:then|and then|followed by|dann|danach|gefolgt von|puis|ensuite|suivi de|luego|después|seguido de) /i;
 
 function splitStrokes(text: string): string[] {
   const said = text.split(THEN);
@@ -111,8 +120,9 @@ function splitStrokes(text: string): string[] {
 }
 
 function endsInModifier(text: string): boolean {
-  const last = /([⌘⌥⇧⌃⊞]|\p{L}+)$/u.exec(text)?.[1];
-  return last !== undefined && MODIFIER_WORDS[last.toLowerCase()] !== undefined;
+  const end = text.at(-1) ?? '';
+  const last = /[⌘⌥⇧⌃⊞]/u.test(end) ? end : (text.split(/\P{L}/u).at(-1) ?? '');
+  return MODIFIER_WORDS[last.toLowerCase()] !== undefined;
 }
 
 function modifierAt(text: string): { word: string; modifier: Modifier | 'control' } | null {
@@ -146,7 +156,7 @@ function parseStroke(text: string, dialect: Dialect): Stroke | { part: string; m
     return { part: text, message: 'There are no keys here.' };
   }
   const key =
-    readKey(rest, mac && dialect !== 'canonical') ?? readKey(rest.replace(/^["“«']\s*|\s*["”»']$|\s+key$/giu, ''), mac);
+    readKey(rest, mac && dialect !== 'canonical') ?? readKey(rest.replace(/^["“«'] ?| ?["”»']$| key$/giu, ''), mac);
   if (key === null) return { part: rest, message: `We don't know a key called “${rest}”.` };
   return { modifiers: inOrder(modifiers), key };
 }

@@ -8,7 +8,7 @@ export type ParsedChords = {
 };
 
 const SPLITTERS: readonly RegExp[] = [
-  /\s*\n\s*|\s+(?:or|oder|ou|o|and also)\s+|\s+\/\s+/iu,
+  / ?\n ?| (?:or|oder|ou|o|and also) | \/ /iu,
   /(?<=[^+\-\s⌘⌥⇧⌃⊞])\s*(?:[;|]\s*|,\s+)/u,
   /(?<=[^+\-\s⌘⌥⇧⌃⊞])\s*\/\s*/u,
   /,\s+/u,
@@ -16,12 +16,16 @@ const SPLITTERS: readonly RegExp[] = [
 
 /** Reads a cell such as `Ctrl+K or F3`: the whole text first, then its alternatives from the surest separator down. */
 export function parseChords(text: string, dialect: Dialect): ParsedChords {
+  return parseFolded(text.replace(/[^\S\n]+/gu, ' '), dialect);
+}
+
+function parseFolded(text: string, dialect: Dialect): ParsedChords {
   const whole = parseChord(text, dialect);
   if (whole.ok) return { chords: [whole.chord], problems: [] };
   for (const splitter of SPLITTERS) {
     const parts = text.split(splitter).filter((part) => part.trim() !== '');
     if (parts.length < 2) continue;
-    const read = parts.map((part) => parseChords(part, dialect));
+    const read = parts.map((part) => parseFolded(part, dialect));
     return { chords: read.flatMap((one) => one.chords), problems: read.flatMap((one) => one.problems) };
   }
   return { chords: [], problems: [{ part: whole.part, message: whole.message }] };

@@ -59,10 +59,11 @@ const formOf = remembering((word) => known(stemOf(word), word));
 
 /** A word nobody explained that says who does something, such as cropper, is taken for what is done. */
 function known(stem: string, word: string): string {
-  const doer = word.match(/^(\p{L}{3,}?)(\p{L})?(?:\2)?(?:er|or)$/u);
-  if (!doer || BY_STEM.has(stem)) return stem;
-  const root = [doer[1] + (doer[2] ?? ''), `${doer[1]}${doer[2] ?? ''}e`].map(stemOf).find((one) => BY_STEM.has(one));
-  return root ?? stem;
+  const does = word.slice(0, -2);
+  if (!/(?:er|or)$/.test(word) || !/^\p{L}{3,}$/u.test(does) || BY_STEM.has(stem)) return stem;
+  const doubled = does.length > 4 && does.at(-1) === does.at(-2);
+  const root = doubled ? does.slice(0, -1) : does;
+  return [root, `${root}e`].map(stemOf).find((one) => BY_STEM.has(one)) ?? stem;
 }
 
 /** The words of a name in the form in which they are looked up: equal for names that differ in nothing that matters. */

@@ -3,6 +3,7 @@ import { nearestReading } from '../chord/nearestReading';
 import type { Dialect } from '../chord/parseChord';
 import { dialectOf } from '../chord/parseChords';
 import { writeChord } from '../chord/writeChord';
+import { trimEnd } from '../text/trimEnd';
 import { guessRoles, isHeaderRow, type Role } from './columnRoles';
 import { readKeysCell } from './readKeysCell';
 import { readTextTable } from './readTextTable';
@@ -44,7 +45,8 @@ export type Reading = {
 
 const LONGEST_NAME = 120;
 const MOST_HINTS = 300;
-const STEP = /\s*[›»→]\s*|\s+>\s+|\s*\|\s*/u;
+/** What stands between the steps of a path; cells have their spaces folded, and each step is trimmed. */
+const STEP = /[›»→|]| > /u;
 
 /**
  * Understands a list of commands: a web page with tables, or separated text.
@@ -236,11 +238,21 @@ function isHeading(row: RawRow, only: string, roles: readonly Role[]): boolean {
 
 /** A name without note marks, leaders, the dots that announce a dialog, and the colon of a heading. */
 function cleanName(text: string): string {
-  return text
-    .replace(/\s*(?:[¹²³⁴⁵⁶⁷⁸⁹†‡*]+|\[\d{1,2}\])+\s*$/u, '')
+  const bare = withoutNoteMarks(text.trim())
     .replace(/^[•·‣\-–—]\s+/u, '')
-    .replace(/\s*(?:\.{3,}|…)\s*$/u, '…')
-    .replace(/\s*:$/, '')
-    .replace(/\s+/g, ' ')
-    .trim();
+    .replace(/\s+/g, ' ');
+  const dots = trimEnd(bare, '.');
+  const open = dots.endsWith('…') ? dots.slice(0, -1) : bare.length - dots.length > 2 ? dots : null;
+  const name = open === null ? bare : `${open.trimEnd()}…`;
+  return (name.endsWith(':') ? name.slice(0, -1) : name).trim();
+}
+
+/** A text without the marks at its end that lead to notes below: `*`, `†`, `²`, `[12]`. */
+function withoutNoteMarks(text: string): string {
+  for (let rest = text; ; ) {
+    const shorter = trimEnd(rest, ' \n¹²³⁴⁵⁶⁷⁸⁹†‡*');
+    const number = /\[\d{1,2}\]$/.exec(shorter.slice(-4))?.[0];
+    if (number === undefined) return shorter;
+    rest = shorter.slice(0, -number.length);
+  }
 }

@@ -7,8 +7,13 @@ import { MOST_COLUMNS, MOST_ROWS, type RawRow, type RawTables, tidyCell, Unreada
  * @throws UnreadableList past 20,000 rows.
  */
 export function readTextTable(text: string): RawTables {
-  const bars = /^\s*\|.*\|\s*$/m.test(text);
-  const source = bars ? text.replace(/^[ \t]*\|[ \t]?|[ \t]?\|[ \t]*$/gm, '').replace(/^[ \t]*[-: |]+$/gm, '') : text;
+  const lines = text.split(/\r\n|\r|\n/, MOST_LINES + 1);
+  if (lines.length > MOST_LINES) throw new UnreadableList(tooMany);
+  const bars = lines.some((line) => {
+    const bare = line.trim();
+    return bare.length > 1 && bare.startsWith('|') && bare.endsWith('|');
+  });
+  const source = bars ? lines.map(withoutBars).join('\n') : text;
   const parsed = Papa.parse<string[]>(source, {
     delimiter: bars ? '|' : guessDelimiter(source),
     preview: MOST_ROWS + 2,
@@ -26,6 +31,17 @@ export function readTextTable(text: string): RawTables {
   const width = Math.max(1, ...widths);
   const marked = width === 1 ? rows : rows.map((row) => (row.cells.length === 1 ? { ...row, heading: true } : row));
   return { title: null, tables: marked.length > 0 ? [{ headings: [], rows: marked }] : [], format: 'table' };
+}
+
+/** Lines with nothing in them count as well. */
+const MOST_LINES = 10 * MOST_ROWS;
+
+/** A line of a bar table without the bars around it; nothing where it only rules the head off. */
+function withoutBars(line: string): string {
+  let bare = line.trim();
+  if (bare.startsWith('|')) bare = bare.slice(1).trimStart();
+  if (bare.endsWith('|')) bare = bare.slice(0, -1).trimEnd();
+  return /^[-: |]+$/.test(bare) ? '' : bare;
 }
 
 export const tooMany = `The list has more than ${MOST_ROWS.toLocaleString('en-US')} rows. Split it into parts and bring those in one by one.`;

@@ -1,6 +1,7 @@
-import { type DefaultTreeAdapterTypes, parse } from 'parse5';
+import { type DefaultTreeAdapterTypes, defaultTreeAdapter, parse } from 'parse5';
 import { tooMany } from './readTextTable';
 import {
+  LONGEST_CELL,
   MOST_COLUMNS,
   MOST_ROWS,
   type RawRow,
@@ -17,6 +18,10 @@ const SKIPPED = new Set(['script', 'style', 'template', 'noscript', 'nav', 'head
 const BREAKS = new Set(['br', 'li', 'p', 'div', 'dd', 'dt']);
 const isElement = (node: Node): node is Element => 'tagName' in node;
 const DEEPEST = 400;
+/** A page of 20,000 rows with four cells each, keys in caps, has about half as many elements and texts. */
+const MOST_NODES = 400_000;
+/** What is read of a cell before its spaces are folded and it is cut. */
+const ENOUGH = 4 * LONGEST_CELL;
 
 /**
  * The tables of a web page, each under the headings that stand before it (its caption last). Only innermost tables count,
@@ -40,14 +45,14 @@ export function readWebTables(html: string): RawTables {
           stack = [...stack.filter((one) => one.level < Number(level)), { level: Number(level), text }];
           if (level === '1') found.push({ level: 1, text });
         }
-      } else if (node.tagName === 'table' && !hasTableInside(node)) {
+      } else if (node.tagName === 'table' && !holdsTable.has(node)) {
         const rows = rowsOfTable(node, () => ++line);
         if (line > MOST_ROWS) throw new UnreadableList(tooMany);
         if (rows.rows.length > 0) tables.push({ trail: stack, ...rows });
       } else walk(node.childNodes, depth + 1);
     }
   };
-  const tree = parse(html);
+  const { tree, holdsTable } = treeOf(html);
   walk(tree.childNodes, 0);
 
   // A lone h1 titles the page; where there are several, they are part of the paths.
@@ -61,6 +66,42 @@ export function readWebTables(html: string): RawTables {
     }),
   };
 }
+
+/**
+ * The tree of a page, and which elements have a table inside them. How deep and how large it grows is looked at while it
+ * is built: a page of five million characters can nest deep enough to take all memory there is before it is whole.
+ * @throws UnreadableList where it grows deeper or larger than any real one.
+ */
+function treeOf(html: string) {
+  const depths = new WeakMap<object, number>();
+  const holdsTable = new Set<object>();
+  let nodes = 0;
+  const placed = (parent: Parent, child: object): void => {
+    if (++nodes > MOST_NODES)
+      throw new UnreadableList('This page is too large to be a list of commands. Save only the list and try again.');
+    const depth = (depths.get(parent) ?? 0) + 1;
+    if (depth > DEEPEST) throw new UnreadableList('This page is nested too deeply to be a list of commands.');
+    depths.set(child, depth);
+    if (!('tagName' in child) || child.tagName !== 'table') return;
+    for (let one: unknown = parent; one && !holdsTable.has(one); one = (one as { parentNode?: unknown }).parentNode)
+      holdsTable.add(one);
+  };
+  const tree = parse(html, {
+    treeAdapter: {
+      ...defaultTreeAdapter,
+      appendChild: (parent: Parent, child: Node) => {
+        placed(parent, child);
+        defaultTreeAdapter.appendChild(parent, child);
+      },
+      insertBefore: (parent: Parent, child: Node, before: Node) => {
+        placed(parent, child);
+        defaultTreeAdapter.insertBefore(parent, child, before);
+      },
+    },
+  });
+  return { tree, holdsTable: holdsTable as ReadonlySet<object> };
+}
+type Parent = DefaultTreeAdapterTypes.ParentNode;
 
 function rowsOfTable(table: Element, nextLine: () => number): { caption: string; rows: RawRow[] } {
   let caption = '';
@@ -123,19 +164,13 @@ function isHidden(element: Element): boolean {
   );
 }
 
-function hasTableInside(element: Element, depth = 0): boolean {
-  if (depth > DEEPEST) return false;
-  return element.childNodes.some(
-    (child) => isElement(child) && (child.tagName === 'table' || hasTableInside(child, depth + 1)),
-  );
-}
-
 /** Text of an element as a reader sees it: breaks as line ends, pictures by their text, key caps joined, note marks left out. */
 function textOf(element: Element, depth: number): string {
   if (depth > DEEPEST) return '';
   let text = '';
   let lastWasKey = false;
   for (const node of element.childNodes) {
+    if (text.length > ENOUGH) break;
     if (!isElement(node)) {
       const value = 'value' in node && node.nodeName === '#text' ? node.value : '';
       if (value.trim() !== '') lastWasKey = false;
@@ -143,12 +178,12 @@ function textOf(element: Element, depth: number): string {
       continue;
     }
     if (SKIPPED.has(node.tagName) || isHidden(node)) continue;
+    const inner = textOf(node, depth + 1);
     if (node.tagName === 'img') text += node.attrs.find((attr) => attr.name === 'alt')?.value ?? '';
-    else if (node.tagName === 'sup' && isNoteMark(textOf(node, depth + 1))) continue;
-    else if (BREAKS.has(node.tagName)) text += `\n${textOf(node, depth + 1)}${node.tagName === 'br' ? '' : '\n'}`;
+    else if (node.tagName === 'sup' && isNoteMark(inner)) continue;
+    else if (BREAKS.has(node.tagName)) text += `\n${inner}${node.tagName === 'br' ? '' : '\n'}`;
     else {
       const isKey = node.tagName === 'kbd' || node.tagName === 'key';
-      const inner = textOf(node, depth + 1);
       // Two key caps side by side with nothing between them are one chord.
       if (isKey && lastWasKey) text = `${text.trimEnd()}+`;
       text += inner;

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { growthOf } from '../../testing/growthOf';
 import { rowsOf } from '../keymap/keymap';
 import { decodeText } from './decodeText';
 import { programFromReading } from './programFromReading';
@@ -155,6 +156,31 @@ describe('reading a command list', () => {
     expect(decodeText(Uint8Array.from({ length: 4000 }, (_, i) => (i * 7919) % 256))).toMatchObject({ ok: false });
     expect(decodeText(new Uint8Array())).toMatchObject({ ok: false });
   });
+
+  it('takes no more than twice and a half the time for what is twice as long, however it is written', () => {
+    const page = (inside: string): string => `<table><tr><td>${inside}</td><td>F2</td></tr></table>`;
+    const HOSTILE: Readonly<Record<string, (size: number) => string>> = {
+      'marks at the end': (n) => `Command,Shortcut\n${'*'.repeat(n)},F2\n`,
+      'marks in the middle': (n) => `Command,Shortcut\n${'*'.repeat(n)}x,F2\n`,
+      'dots and spaces': (n) => `Command,Shortcut\n${'. '.repeat(n)}x,F2\n`,
+      brackets: (n) => `Command,Shortcut\nLift,${'('.repeat(n)}\n`,
+      'words in brackets': (n) => `Command,Shortcut\nLift,${'(abc '.repeat(n)}\n`,
+      'many cells of marks': (n) => `Command,Shortcut\n${`${'*'.repeat(900)}x,${'(a'.repeat(450)}\n`.repeat(n / 200)}`,
+      'alternative keys': (n) => `Command,Shortcut\n${`a,${'Ctrl+K or '.repeat(90)}\n`.repeat(n / 200)}`,
+      'blank lines': (n) => `a,b\n${'\n'.repeat(n)}c,d`,
+      'carriage returns': (n) => `a,b\n${'\r'.repeat(n)}`,
+      'spaces in a bar table': (n) => `|a|b|\n|${' '.repeat(n)}x|\n`,
+      'quotes that never close': (n) => '"a'.repeat(n),
+      'blocks in blocks': (n) => `<html>${'<div>'.repeat(n)}`,
+      'bold in bold': (n) => `<html>${'<b>'.repeat(n)}`,
+      'tables in tables': (n) => '<table><tr><td>'.repeat(n),
+      'raised in raised': (n) => page(`${'<sup>'.repeat(Math.min(n / 50, 380))}a`),
+      'many key caps in one cell': (n) => page('<kbd>a</kbd>'.repeat(n)),
+      'cells that reach down': (n) => `<table>${'<tr><td rowspan=1000 colspan=60>a</td></tr>'.repeat(n / 50)}</table>`,
+    };
+    for (const [name, make] of Object.entries(HOSTILE))
+      expect([name, growthOf((size) => readCommandList(make(size)), 4000, 1 << 17) < 2.5]).toEqual([name, true]);
+  }, 120_000);
 
   it('refuses what is huge or hostile in a plain sentence, soon', () => {
     expect(() => readCommandList('a,b\n'.repeat(20_010))).toThrow(UnreadableList);
