@@ -1,3 +1,4 @@
+import { AsyncLocalStorage } from 'node:async_hooks';
 import { mkdirSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { Sequelize, type Transaction } from 'sequelize';
@@ -49,7 +50,7 @@ export async function copyDatabase(sequelize: Sequelize, label: string): Promise
   const folder = join(dataFolder(), 'copies');
   mkdirSync(folder, { recursive: true });
   const copy = join(folder, `gray-pin ${new Date().toISOString().replace(/[:.]/g, '-')} ${label}.sqlite`);
-  await sequelize.query('VACUUM INTO :copy', { replacements: { copy } });
+  await sequelize.query('VACUUM INTO $copy', { bind: { copy } });
   return copy;
 }
 
@@ -62,7 +63,13 @@ function exists(file: string): boolean {
 }
 
 // Next bundles routes apart from each other; the one connection is kept where all of them find it.
-const shared = globalThis as { grayPinDatabase?: Promise<Sequelize> | undefined; grayPinQueue?: Promise<unknown> };
+const shared = globalThis as {
+  grayPinDatabase?: Promise<Sequelize> | undefined;
+  grayPinQueue?: Promise<unknown>;
+  grayPinMoment?: AsyncLocalStorage<Transaction>;
+};
+shared.grayPinMoment ??= new AsyncLocalStorage<Transaction>();
+const moment = shared.grayPinMoment;
 
 /** The application's database, opened on first use. */
 export function database(): Promise<Sequelize> {
@@ -92,4 +99,28 @@ export async function inTransaction<T>(work: (transaction: Transaction) => Promi
   });
   shared.grayPinQueue = mine.catch(() => undefined);
   return mine;
+}
+
+/** The transaction in which everything is read of one moment; null where each query reads for itself. */
+export function momentNow(): Transaction | null {
+  return moment.getStore() ?? null;
+}
+
+/**
+ * Reads everything of one moment: all that the work selects is as it was at its first look, whatever is written meanwhile.
+ * Writers neither wait for it nor make it wait. Within another it is part of that.
+ */
+export async function inOneMoment<T>(work: () => Promise<T>): Promise<T> {
+  if (momentNow()) return work();
+  const sequelize = await database();
+  return sequelize.transaction({ type: 'DEFERRED' as Transaction.TYPES }, (transaction) =>
+    moment.run(transaction, work),
+  );
+}
+
+/** A reader, all of whose queries read of one moment. */
+export function ofOneMoment<Given extends unknown[], T>(
+  read: (...given: Given) => Promise<T>,
+): (...given: Given) => Promise<T> {
+  return (...given) => inOneMoment(() => read(...given));
 }

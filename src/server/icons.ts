@@ -1,5 +1,6 @@
 import shapes from 'lucide-static/icon-nodes.json';
 import tags from 'lucide-static/tags.json';
+import { entryOf } from '../core/text/entryOf';
 import type { IconShapes, Icons } from '../core/view/views';
 
 /** An open icon set (Lucide, ISC license): the shapes of each icon, and the words it is found by. */
@@ -9,7 +10,12 @@ const MOST_FOUND = 60;
 
 /** The shapes of icons by their names; names that the set doesn't have are left out. */
 export function iconsNamed(names: Iterable<string>): Icons {
-  return Object.fromEntries([...new Set(names)].flatMap((name) => (SHAPES[name] ? [[name, SHAPES[name]]] : [])));
+  return Object.fromEntries(
+    [...new Set(names)].flatMap((name) => {
+      const shapes = entryOf(SHAPES, name);
+      return shapes ? [[name, shapes] as const] : [];
+    }),
+  );
 }
 
 /** Icons for some words, the best first: by the words of their names, then by those they are filed under. */
@@ -18,7 +24,7 @@ export function findIcons(words: string): Icons {
   if (wanted.length === 0) return {};
   const found = Object.keys(SHAPES).flatMap((name) => {
     const own = name.split('-');
-    const filed = (TAGS[name] ?? []).flatMap((tag) => tag.toLowerCase().split(/[^a-z0-9]+/));
+    const filed = (entryOf(TAGS, name) ?? []).flatMap((tag) => tag.toLowerCase().split(/[^a-z0-9]+/));
     const points = wanted.map((word) => {
       if (own.includes(word)) return 8 / own.length + 4;
       if (own.some((one) => one.startsWith(word))) return 3;

@@ -1,26 +1,33 @@
+/** So many tries of each size at least, and at most where it still looks too large; the shortest count. */
+const [FEWEST, MOST] = [3, 25];
+/** What is measured takes this long at least, in ms, so that it is not the clock that grows. */
+const ENOUGH = 3;
+
 /**
- * How much longer a work takes for an input of twice the size: the least of several tries, so that a busy machine
- * doesn't count. Both sizes are doubled until the larger takes long enough to be measured.
- * @param work what is done with an input of some size; it may throw.
+ * How much longer a work takes for an input of twice the size, as the root of what four times the size takes: 2 where it
+ * grows with the size, 4 where it grows with its square. Counted is this process's own time, and looked at again as long
+ * as it is over what is allowed, so that neither a busy machine nor a cold one counts.
+ * @param work what is done with an input of some size; it may throw, since what is refused has to be refused soon, too.
  */
-export function growthOf(work: (size: number) => void, size: number, most = 1 << 20): number {
+export function growthOf(work: (size: number) => void, allowed: number, size: number, largest = 1 << 18): number {
   const time = (n: number): number => {
-    let least = Number.POSITIVE_INFINITY;
-    for (let i = 0; i < 4; i++) {
-      const begun = process.hrtime.bigint();
-      try {
-        work(n);
-      } catch {
-        // What is refused has to be refused soon, too.
-      }
-      least = Math.min(least, Number(process.hrtime.bigint() - begun) / 1e6);
+    const begun = process.cpuUsage();
+    try {
+      work(n);
+    } catch {
+      // Refused.
     }
-    return least;
+    // Which part of it is the system's is guessed by the system; both together are measured.
+    const { user, system } = process.cpuUsage(begun);
+    return (user + system) / 1000;
   };
   for (let n = size; ; n *= 2) {
-    const [once, twice] = [time(n), time(2 * n)];
-    // Under 4 ms a growth is mostly the clock's; at the largest size that is as good as none.
-    if (twice >= 4) return Math.min(twice / once, time(2 * n) / time(n), time(2 * n) / time(n));
-    if (2 * n >= most) return 1;
+    let [once, fourfold] = [Number.POSITIVE_INFINITY, Number.POSITIVE_INFINITY];
+    for (let tries = 0; tries < FEWEST || (tries < MOST && Math.sqrt(fourfold / once) >= allowed); tries++) {
+      once = Math.min(once, time(n));
+      fourfold = Math.min(fourfold, time(4 * n));
+    }
+    if (fourfold >= ENOUGH) return Math.sqrt(fourfold / once);
+    if (4 * n >= largest) return 1;
   }
 }

@@ -1,5 +1,5 @@
 import { trimEnd } from '../text/trimEnd';
-import { type Chord, inOrder, type Modifier, type Stroke } from './chord';
+import { type Chord, inOrder, MODIFIERS, type Modifier, type Stroke } from './chord';
 import { isKnownKey, readKey } from './keyNames';
 import { loosened } from './loosened';
 import { MODIFIER_WORDS } from './modifierWords';
@@ -80,22 +80,16 @@ export function parseCanonical(text: string): Chord | null {
   for (const part of (hold ? text.slice(5) : text).split(' ')) {
     const words = part.split('+');
     const last = words[words.length - 1] ?? '';
-    const bare = last in CANONICAL_MODIFIERS;
+    const bare = CANONICAL_MODIFIERS.has(last);
     const modifiers = (bare ? words : words.slice(0, -1)) as Modifier[];
     const key = bare ? null : last;
-    if (modifiers.some((word) => !(word in CANONICAL_MODIFIERS)) || (key !== null && !isKnownKey(key))) return null;
+    if (modifiers.some((word) => !CANONICAL_MODIFIERS.has(word)) || (key !== null && !isKnownKey(key))) return null;
     if (inOrder(modifiers).join() !== modifiers.join() || (key === null && !hold)) return null;
     strokes.push({ modifiers, key });
   }
   return strokes.length > 1 && strokes.some((stroke) => stroke.key === null) ? null : { hold, strokes };
 }
-const CANONICAL_MODIFIERS: Readonly<Record<string, true>> = {
-  Mod: true,
-  Ctrl: true,
-  Alt: true,
-  Shift: true,
-  Meta: true,
-};
+const CANONICAL_MODIFIERS: ReadonlySet<string> = new Set(MODIFIERS);
 
 const THEN = / (?:then|and then|followed by|dann|danach|gefolgt von|puis|ensuite|suivi de|luego|después|seguido de) /i;
 

@@ -1,5 +1,6 @@
 import { bindingsOf, type Keymap, keymapOf, type Row } from '../keymap/keymap';
 import type { CommandId, Program } from '../program/program';
+import { entryOf } from '../text/entryOf';
 import { type Counterpart, findCounterparts } from './findCounterparts';
 import { knownPairs, type Said } from './knownPairs';
 
@@ -16,7 +17,7 @@ export function counterpartsOf(
 ): readonly Counterpart[] {
   const keysOf = (keymap: Keymap) => (id: CommandId) => bindingsOf(keymap, id).map((one) => one.chord);
   const evidence = {
-    ...knownPairs(said, left.slug, right.slug, (slug) => programNames[slug] ?? slug),
+    ...knownPairs(said, left.slug, right.slug, (slug) => entryOf(programNames, slug) ?? slug),
     leftKeys: keysOf(keymapOf(left.factory)),
     rightKeys: keysOf(keymapOf(right.factory)),
   };

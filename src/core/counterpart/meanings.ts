@@ -79,7 +79,10 @@ const MADE: ReadonlySet<Meaning> = new Set([
   'object.shape',
   'color',
 ]);
-const NUMBERS: Readonly<Record<string, Meaning>> = { quarter: '#90', half: '#180' };
+const NUMBERS: ReadonlyMap<string, Meaning> = new Map([
+  ['quarter', '#90'],
+  ['half', '#180'],
+]);
 
 /** What a name or a step of a path says: its meanings, each once, in the order of the words. */
 export function meaningsIn(name: string): Meaning[] {
@@ -107,7 +110,7 @@ export function meaningsIn(name: string): Meaning[] {
     if (stem === 'from') from = true;
     else if ((words[at] === 'to' || words[at] === 'as') && made.length > 0)
       for (const meaning of made) found.add(`src=${meaning}`);
-    else if (NUMBERS[words[at] as string]) found.add(NUMBERS[words[at] as string] as Meaning);
+    else if (NUMBERS.has(words[at] as string)) found.add(NUMBERS.get(words[at] as string) as Meaning);
     else if (/^\d/.test(stem)) found.add(`#${Number(stem.replace(',', '.'))}`);
     else if (words[at] !== 'to' && !FILLERS.has(words[at] as string)) found.add(`~${stem}`);
     at++;

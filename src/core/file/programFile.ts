@@ -1,5 +1,6 @@
 import { keepConventions } from '../desktop/keepConventions';
 import { bindingsOf, type Keymap } from '../keymap/keymap';
+import { outsideTree } from '../program/contextsOverlap';
 import { inferForms } from '../program/formOf';
 import { type Command, type Context, DEFAULT_RULES, type Program, type Rules } from '../program/program';
 import {
@@ -72,6 +73,9 @@ export function fromProgramFile(file: ProgramFile): ProgramWithKeymaps {
     if (parent !== null && !known.has(parent))
       throw new InconsistentFile(`The context “${id}” lies in “${parent}”, which is not in the file.`);
   }
+  const [ring] = outsideTree(contexts);
+  if (ring)
+    throw new InconsistentFile(`The context “${ring.id}” lies in itself by way of others, so nothing is heard there.`);
   const lost = listed.find((command) => !known.has(command.context));
   if (lost)
     throw new InconsistentFile(`The command “${lost.name}” listens in “${lost.context}”, which is not in the file.`);

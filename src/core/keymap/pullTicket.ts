@@ -1,4 +1,5 @@
 import type { ChordText } from '../chord/chord';
+import { cutText } from '../text/cutText';
 import { compareKeymaps } from './compareKeymaps';
 import type { Keymap } from './keymap';
 import { applyTicket, type Change, invertTicket, type Ticket } from './ticket';
@@ -47,7 +48,7 @@ export function pullTicket(keymap: Keymap, tape: readonly Ticket[], positions: r
   if (changes.length === 0) return null;
   const names = positions.map((position) => tape[position - 1]?.title ?? '');
   const title = `Pull out ${names[0]}${names.length > 1 ? ` and ${names.length - 1} more` : ''}`;
-  return { title: title.slice(0, 200), changes, pulled: [...positions].sort((a, b) => a - b) };
+  return { title: cutText(title, 200), changes, pulled: [...positions].sort((a, b) => a - b) };
 }
 
 /** The places of the tickets that later ones of the tape have pulled out. */

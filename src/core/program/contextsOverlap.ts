@@ -6,6 +6,13 @@ export function contextsOverlap(contexts: readonly Context[]): (a: ContextId, b:
   return (a, b) => a === b || (around.get(b)?.has(a) ?? false) || (around.get(a)?.has(b) ?? false);
 }
 
+/** The contexts that the one which contains all others doesn't contain: they lie in each other, and nothing would be heard there. */
+export function outsideTree(contexts: readonly Context[]): Context[] {
+  const root = contexts.find((one) => one.parent === null);
+  const around = contextsAround(contexts);
+  return contexts.filter((one) => one !== root && !(root && around.get(one.id)?.has(root.id)));
+}
+
 /** Every context with all those that contain it. */
 export function contextsAround(contexts: readonly Context[]): ReadonlyMap<ContextId, ReadonlySet<ContextId>> {
   const parents = new Map(contexts.map((context) => [context.id, context.parent]));

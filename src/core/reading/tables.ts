@@ -1,3 +1,6 @@
+import { cutText } from '../text/cutText';
+import { withoutOdd } from '../text/oddCharacter';
+
 /** A table as it stands in a file, before anything is understood of it. */
 export type RawRow = {
   /** Number of the row in the file, counted over all its tables from 1. */
@@ -22,10 +25,9 @@ export class UnreadableList extends Error {
   override name = 'UnreadableList';
 }
 
-/** One cell's text: spaces folded, line breaks kept, over-long text cut. */
+/** One cell's text: spaces folded, line breaks kept, what can't be seen left out, over-long text cut. */
 export function tidyCell(text: string): string {
-  return text
-    .slice(0, LONGEST_CELL)
+  return withoutOdd(cutText(text, LONGEST_CELL))
     .replace(/[^\S\n]+/gu, ' ')
     .replace(/ ?\n[ \n]*/g, '\n')
     .trim();

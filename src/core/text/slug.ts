@@ -1,8 +1,9 @@
+import { cutText } from './cutText';
 import { fold } from './fold';
 
 /** A text as part of an address: folded words joined by hyphens, at most 60 characters; `x` when nothing is left. */
 export function slug(text: string): string {
-  return (fold(text).match(/[\p{L}\p{N}]+/gu) ?? []).join('-').slice(0, 60) || 'x';
+  return cutText((fold(text).match(/[\p{L}\p{N}]+/gu) ?? []).join('-'), 60) || 'x';
 }
 
 /** Gives slugs that are unique within one list: by the name, else the name with more words, else with a number. */

@@ -2,6 +2,8 @@ import Joi from 'joi';
 import { parseCanonical } from '../../core/chord/parseChord';
 import { FORMS, KINDS } from '../../core/program/program';
 import { ROLES } from '../../core/reading/columnRoles';
+import { cutText } from '../../core/text/cutText';
+import { oddCharacter, withoutOdd } from '../../core/text/oddCharacter';
 import { Problem } from '../problem';
 
 /** What comes in at the edges, as Joi sees it. Messages are for people. */
@@ -112,8 +114,28 @@ export const fileKeymap = Joi.object({
   spares: Joi.array().items(commandId).max(20_000).unique(),
 });
 
+/** The first text of a value, or name in it, that holds a character nobody could see; null where all can be seen. */
+function oddText(value: unknown): { readonly text: string; readonly odd: string } | null {
+  if (typeof value === 'string') {
+    const odd = oddCharacter(value);
+    return odd === null ? null : { text: withoutOdd(value), odd };
+  }
+  if (value === null || typeof value !== 'object') return null;
+  for (const [name, inside] of Object.entries(value)) {
+    const found = (Array.isArray(value) ? null : oddText(name)) ?? oddText(inside);
+    if (found) return found;
+  }
+  return null;
+}
+
 /** Checks a value against a schema; @throws Problem with the first thing that is wrong, in words. */
 export function check<T>(schema: Joi.Schema, value: unknown, what: string): T {
+  const unseen = oddText(value);
+  if (unseen)
+    throw new Problem(
+      'not valid',
+      `${what} can't be taken as it is: “${cutText(unseen.text, 60)}” holds a character that can't be seen (${unseen.odd}). Write it anew without it.`,
+    );
   const result = schema.validate(value, { abortEarly: true, convert: true, errors: { wrap: { label: '“”' } } });
   if (result.error) throw new Problem('not valid', `${what} can't be taken as it is: ${result.error.message}.`);
   return result.value as T;

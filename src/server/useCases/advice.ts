@@ -2,14 +2,14 @@ import { aboutOf, type Elsewhere } from '../../core/advice/advisor';
 import type { WishList } from '../../core/advice/wishList';
 import { bindingsOf } from '../../core/keymap/keymap';
 import type { AdviceView, KeymapView, WishesView } from '../../core/view/views';
-import { inTransaction } from '../database';
+import { inTransaction, ofOneMoment } from '../database';
 import { loadUses, loadWishList, writeUses, writeWishList } from '../repositories/advice';
 import { keymapById, listKeymaps, loadBindings } from '../repositories/keymaps';
 import { findProgram, listPrograms, loadProgram, type ProgramRow } from '../repositories/programs';
 import { loadKeymapView } from './screens';
 
 /** What advice on a keymap knows besides it. */
-export async function loadAdvice(view: KeymapView): Promise<AdviceView> {
+export const loadAdvice = ofOneMoment(async function loadAdvice(view: KeymapView): Promise<AdviceView> {
   const program = await findProgram(view.programSlug);
   const wanted = new Set(view.program.commands.map((command) => aboutOf(command)));
   const others = (await listPrograms()).filter((one) => one.id !== program.id && one.put_away_at === null);
@@ -18,7 +18,7 @@ export async function loadAdvice(view: KeymapView): Promise<AdviceView> {
     uses: Object.fromEntries(await loadUses(program.id, view.draft.owner)),
     elsewhere: elsewhere.filter((one) => one.about !== '' && wanted.has(one.about)),
   };
-}
+});
 
 const known = new Map<string, readonly Elsewhere[]>();
 
@@ -45,11 +45,14 @@ async function keysIn(program: ProgramRow): Promise<readonly Elsewhere[]> {
 }
 
 /** The wish list of a keymap with all it is planned from. @throws Problem when there is no such keymap. */
-export async function loadWishes(programSlug: string, keymapSlug: string): Promise<WishesView> {
+export const loadWishes = ofOneMoment(async function loadWishes(
+  programSlug: string,
+  keymapSlug: string,
+): Promise<WishesView> {
   const view = await loadKeymapView(programSlug, keymapSlug);
   const stored = await loadWishList(view.draft.id);
   return { ...(await loadAdvice(view)), view, list: stored === null ? null : (JSON.parse(stored) as WishList) };
-}
+});
 
 /** Stores the wish list of a keymap. */
 export async function saveWishList(keymapId: number, list: WishList): Promise<void> {

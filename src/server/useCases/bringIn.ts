@@ -5,8 +5,9 @@ import { decodeText } from '../../core/reading/decodeText';
 import { programFromReading } from '../../core/reading/programFromReading';
 import { type Reading, readCommandList } from '../../core/reading/readCommandList';
 import { UnreadableList } from '../../core/reading/tables';
+import { cutText } from '../../core/text/cutText';
 import type { Preview } from '../../core/view/views';
-import { inTransaction } from '../database';
+import { inTransaction, ofOneMoment } from '../database';
 import { Problem } from '../problem';
 import { factoryRow, insertKeymap, listKeymaps, loadBindings } from '../repositories/keymaps';
 import { findProgram, insertProgram, loadProgram, updateProgram } from '../repositories/programs';
@@ -96,7 +97,7 @@ export function programFromList(reading: Reading, name: string, version: string)
 }
 
 /** A program with all keymaps that are not put away, as a file of ours. */
-export async function exportProgram(slug: string): Promise<ProgramFile> {
+export const exportProgram = ofOneMoment(async function exportProgram(slug: string): Promise<ProgramFile> {
   const row = await findProgram(slug);
   const rows = await listKeymaps(row.id);
   const versionId = rows.find((one) => one.factory === 1)?.version_id ?? 0;
@@ -107,7 +108,7 @@ export async function exportProgram(slug: string): Promise<ProgramFile> {
     own.map(async (one) => ({ name: one.name, owner: one.owner, keymap: await loadBindings(one.id) })),
   );
   return toProgramFile({ program, factory, keymaps, workspaces: await namedWorkspaces(row.id) });
-}
+});
 
 /** Renames a program, or puts it away with its keymaps or back. */
 export async function changeProgram(slug: string, wish: { name?: string; putAway?: boolean }): Promise<void> {
@@ -159,5 +160,5 @@ function nameFrom(reading: Reading): string {
     .replace(/\b(keyboard|shortcuts?|keys|hotkeys?|list|of|reference|cheat\s?sheet)\b|[|:–—-]/gi, ' ')
     .replace(/\s+/g, ' ')
     .trim();
-  return name.slice(0, 60) || 'New program';
+  return cutText(name, 60) || 'New program';
 }

@@ -1,5 +1,5 @@
 import type { ChangeListView } from '../../core/view/views';
-import { inTransaction } from '../database';
+import { inTransaction, ofOneMoment } from '../database';
 import { Problem } from '../problem';
 import { findKeymap, keymapById, listKeymaps } from '../repositories/keymaps';
 import { findProgram } from '../repositories/programs';
@@ -10,7 +10,7 @@ import { loadKeymapView } from './screens';
  * What a change list needs: the keymap wanted, the one the program has in it now (the factory's unless another is named),
  * and which steps are ticked off. @throws Problem when there is no such keymap.
  */
-export async function loadChangeList(
+export const loadChangeList = ofOneMoment(async function loadChangeList(
   programSlug: string,
   keymapSlug: string,
   fromSlug: string | null,
@@ -27,7 +27,7 @@ export async function loadChangeList(
     keymaps: keymaps.filter((one) => one.put_away_at === null).map(({ slug, name, owner }) => ({ slug, name, owner })),
     ticks: await loadTicks(view.draft.id, from.id),
   };
-}
+});
 
 /** Remembers which steps are ticked off. */
 export async function saveTicks(keymapId: number, fromId: number, ticks: readonly string[]): Promise<void> {

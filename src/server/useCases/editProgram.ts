@@ -1,7 +1,7 @@
-import { contextsOverlap } from '../../core/program/contextsOverlap';
+import { outsideTree } from '../../core/program/contextsOverlap';
 import type { Program } from '../../core/program/program';
 import type { ProgramView } from '../../core/view/views';
-import { inTransaction } from '../database';
+import { inTransaction, ofOneMoment } from '../database';
 import { Problem } from '../problem';
 import { factoryRow, listKeymaps, loadBindings } from '../repositories/keymaps';
 import { appendStep, findProgram, lastStep, loadProgram, undoStep, writeFacts } from '../repositories/programs';
@@ -9,7 +9,7 @@ import { appendStep, findProgram, lastStep, loadProgram, undoStep, writeFacts } 
 type Facts = Pick<Program, 'contexts' | 'rules' | 'commands'>;
 
 /** What a program says of itself. @throws Problem when there is none at this address. */
-export async function loadProgramView(slug: string): Promise<ProgramView> {
+export const loadProgramView = ofOneMoment(async function loadProgramView(slug: string): Promise<ProgramView> {
   const row = await findProgram(slug);
   const versionId = await versionOf(row.id);
   const { program, revision } = await loadProgram(row, versionId);
@@ -22,7 +22,7 @@ export async function loadProgramView(slug: string): Promise<ProgramView> {
     factoryKeys: Object.fromEntries([...factory.bindings].map(([id, list]) => [id, list.map((one) => one.chord)])),
     lastStep: step?.title ?? null,
   };
-}
+});
 
 async function versionOf(programId: number): Promise<number> {
   const factory = (await listKeymaps(programId)).find((one) => one.factory === 1);
@@ -90,10 +90,8 @@ function changedElsewhere(name: string): Problem {
 /** @throws Problem when contexts are no tree, or commands and rules speak of what is not there. */
 function refuseContradictions({ contexts, commands }: Facts): void {
   const roots = contexts.filter((one) => one.parent === null);
-  const overlap = contextsOverlap(contexts);
-  const [root] = roots;
-  if (roots.length !== 1 || !root) throw new Problem('not valid', 'One place has to contain all others.');
-  const lost = contexts.find((one) => !overlap(root.id, one.id));
+  if (roots.length !== 1) throw new Problem('not valid', 'One place has to contain all others.');
+  const [lost] = outsideTree(contexts);
   if (lost) throw new Problem('not valid', `“${lost.name}” lies in no other place.`);
   const known = new Set(contexts.map((one) => one.id));
   const homeless = commands.find((one) => !known.has(one.context));

@@ -2,7 +2,7 @@ import { rowsOf } from '../../core/keymap/keymap';
 import type { Ticket } from '../../core/keymap/ticket';
 import type { Derivation, MatchPlan } from '../../core/transfer/matchPlan';
 import type { DraftState, KeymapLink, MatchView, ProgramsView } from '../../core/view/views';
-import { inTransaction } from '../database';
+import { inTransaction, ofOneMoment } from '../database';
 import { Problem } from '../problem';
 import { loadUses } from '../repositories/advice';
 import { insertKeymap, keymapById, loadBindings } from '../repositories/keymaps';
@@ -27,7 +27,7 @@ const now = (): string => new Date().toISOString();
  * one matched with last, else the one a keymap was derived from, else somebody's keymap of another program.
  * @returns null for the source where there is no other program. @throws Problem when there is no such keymap.
  */
-export async function loadMatch(
+export const loadMatch = ofOneMoment(async function loadMatch(
   programSlug: string,
   keymapSlug: string,
   like: { readonly program: string; readonly keymap: string } | null,
@@ -57,7 +57,7 @@ export async function loadMatch(
     plan: plan === null ? null : (JSON.parse(plan) as MatchPlan),
     derivation: came?.source === source.draft.id ? (JSON.parse(came.contents) as Derivation) : null,
   };
-}
+});
 
 async function usualSource(links: readonly KeymapLink[], program: string, owner: string, last: number | null) {
   if (last !== null) {
@@ -134,7 +134,7 @@ export async function saveDerivation(keymapId: number, derivation: Derivation): 
 }
 
 /** The keymaps asked for, else the one used last of every program on the Shelf, to be compared all at once. */
-export async function loadPrograms(asked: readonly string[]): Promise<ProgramsView> {
+export const loadPrograms = ofOneMoment(async function loadPrograms(asked: readonly string[]): Promise<ProgramsView> {
   const links = await listLinks();
   const chosen = [...new Set(asked)].flatMap(
     (address) => links.find((one) => `${one.program}/${one.keymap}` === address) ?? [],
@@ -154,4 +154,4 @@ export async function loadPrograms(asked: readonly string[]): Promise<ProgramsVi
   );
   const programNames = Object.fromEntries(views.map((one) => [one.programSlug, one.program.name]));
   return { views, uses, said: await loadSaid(), programNames };
-}
+});

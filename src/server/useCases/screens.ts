@@ -1,7 +1,7 @@
 import { compareKeymaps } from '../../core/keymap/compareKeymaps';
 import { rowsOf, sameKeys } from '../../core/keymap/keymap';
 import type { KeptVersion, KeymapLink, KeymapSummary, KeymapView, ProgramSummary } from '../../core/view/views';
-import { inTransaction } from '../database';
+import { inTransaction, ofOneMoment } from '../database';
 import { Problem } from '../problem';
 import {
   findKeymap,
@@ -20,7 +20,7 @@ import { draftState, factoryOf } from './editKeymap';
 import { loadSettings } from './settings';
 
 /** Everything on the Shelf. */
-export async function loadShelf(): Promise<ProgramSummary[]> {
+export const loadShelf = ofOneMoment(async function loadShelf(): Promise<ProgramSummary[]> {
   const programs = await listPrograms();
   const { person } = await loadSettings();
   return Promise.all(
@@ -45,7 +45,7 @@ export async function loadShelf(): Promise<ProgramSummary[]> {
       };
     }),
   );
-}
+});
 
 async function keymapSummary(row: KeymapRow): Promise<KeymapSummary> {
   const keymap = await loadBindings(row.id);
@@ -101,18 +101,21 @@ export async function lastUsed(): Promise<{ program: string; keymap: string } | 
 }
 
 /** Loads a keymap by its address. @throws Problem when there is none. */
-export async function loadKeymapView(programSlug: string, keymapSlug: string): Promise<KeymapView> {
+export const loadKeymapView = ofOneMoment(async function loadKeymapView(
+  programSlug: string,
+  keymapSlug: string,
+): Promise<KeymapView> {
   const program = await findProgram(programSlug);
   return viewOf(program, await findKeymap(program.id, keymapSlug));
-}
+});
 
 /** Loads a keymap by its number. @throws Problem when there is none. */
-export async function loadKeymapViewById(id: number): Promise<KeymapView> {
+export const loadKeymapViewById = ofOneMoment(async function loadKeymapViewById(id: number): Promise<KeymapView> {
   const row = await keymapById(id);
   const program = (await listPrograms()).find((one) => one.id === row.program_id);
   if (!program) throw new Problem('not found', 'The program of this keymap is no longer there.');
   return viewOf(program, row);
-}
+});
 
 async function viewOf(programRow: ProgramRow, row: KeymapRow): Promise<KeymapView> {
   const [{ program }, keymap, kept, factory, tape] = await Promise.all([
@@ -135,7 +138,7 @@ async function viewOf(programRow: ProgramRow, row: KeymapRow): Promise<KeymapVie
 }
 
 /** Every kept version of a keymap, the newest first, with what each changed. */
-export async function loadHistory(id: number): Promise<KeptVersion[]> {
+export const loadHistory = ofOneMoment(async function loadHistory(id: number): Promise<KeptVersion[]> {
   await keymapById(id);
   const now = await loadBindings(id);
   const kept = await listKept(id);
@@ -146,11 +149,15 @@ export async function loadHistory(id: number): Promise<KeptVersion[]> {
     changes: compareKeymaps(kept[i + 1]?.keymap ?? one.keymap, one.keymap),
     toHere: compareKeymaps(now, one.keymap),
   }));
-}
+});
 
-/** Notes that a keymap was opened, so that the next start begins there. */
+/** Notes that a keymap was opened, so that the next start begins there. That it can't be noted keeps nobody from it. */
 export async function noteUse(id: number): Promise<void> {
-  await inTransaction((transaction) => updateKeymap(id, { last_used_at: new Date().toISOString() }, transaction));
+  try {
+    await inTransaction((transaction) => updateKeymap(id, { last_used_at: new Date().toISOString() }, transaction));
+  } catch (error) {
+    console.error(`When keymap ${id} was opened could not be noted.`, error);
+  }
 }
 
 /** Runs a screen's loading; null where what it asks for does not exist, so that the page can say so. */

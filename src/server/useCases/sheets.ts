@@ -14,7 +14,7 @@ import { writeFragment, writePage } from '../../core/sheet/writeHtml';
 import { facesOf, writeSvg } from '../../core/sheet/writeSvg';
 import { writeCsv, writeMarkdown } from '../../core/sheet/writeText';
 import type { KeptSheet, SheetsView } from '../../core/view/views';
-import { inTransaction } from '../database';
+import { inTransaction, ofOneMoment } from '../database';
 import { loadUses } from '../repositories/advice';
 import { keymapById, listKeymaps } from '../repositories/keymaps';
 import { loadSaid } from '../repositories/match';
@@ -31,7 +31,11 @@ import { loadRoom } from './workspaces';
 const now = (): string => new Date().toISOString();
 
 /** What a keymap and others, each as `program/keymap`, have in common. @throws Problem when one of them is not there. */
-export async function loadSideBySide(program: string, keymap: string, others: readonly string[]): Promise<SideBySide> {
+export const loadSideBySide = ofOneMoment(async function loadSideBySide(
+  program: string,
+  keymap: string,
+  others: readonly string[],
+): Promise<SideBySide> {
   const wanted = [`${program}/${keymap}`, ...others.filter((one) => one !== `${program}/${keymap}`)];
   const views = await Promise.all(
     wanted.slice(0, MOST_PROGRAMS + 1).map((one) => {
@@ -55,10 +59,13 @@ export async function loadSideBySide(program: string, keymap: string, others: re
     keymap: drafts[i]?.keymap ?? EMPTY_KEYMAP,
   }));
   return sideBySide(columns, table);
-}
+});
 
 /** Everything sheets of a keymap are made of. @throws Problem when there is no such keymap. */
-export async function loadSheets(programSlug: string, keymapSlug: string): Promise<SheetsView> {
+export const loadSheets = ofOneMoment(async function loadSheets(
+  programSlug: string,
+  keymapSlug: string,
+): Promise<SheetsView> {
   const view = await loadKeymapView(programSlug, keymapSlug);
   const program = await findProgram(programSlug);
   const keymaps = (await listKeymaps(program.id)).filter((one) => one.put_away_at === null);
@@ -73,7 +80,7 @@ export async function loadSheets(programSlug: string, keymapSlug: string): Promi
     ),
     sheets: await keptSheets(view.draft.id),
   };
-}
+});
 
 /** The sheets kept with a keymap, as they were made. */
 async function keptSheets(keymapId: number): Promise<readonly KeptSheet[]> {
@@ -89,7 +96,9 @@ async function keptSheets(keymapId: number): Promise<readonly KeptSheet[]> {
 type SheetFile = { readonly name: string; readonly type: string; readonly bytes: Buffer };
 
 /** A sheet as a file of some kind, from the same layout as its preview. @throws Problem when the keymap does not exist. */
-export async function sheetFile(query: Readonly<Record<string, unknown>>): Promise<SheetFile> {
+export const sheetFile = ofOneMoment(async function sheetFile(
+  query: Readonly<Record<string, unknown>>,
+): Promise<SheetFile> {
   const { program, keymap, date, as } = sheetFileQuery(query);
   const spec = sheetOptions(query);
   const given = await loadSheets(program, keymap);
@@ -100,7 +109,7 @@ export async function sheetFile(query: Readonly<Record<string, unknown>>): Promi
     date,
   );
   return { name: contents.title, ...(await written(as, contents, layout)) };
-}
+});
 
 async function written(
   as: FileKind,

@@ -8,7 +8,7 @@ import {
 } from '../../core/file/workspaceFile';
 import { compareKeymaps } from '../../core/keymap/compareKeymaps';
 import type { Workspace } from '../../core/workspace/room';
-import { inTransaction } from '../database';
+import { inTransaction, ofOneMoment } from '../database';
 import { Problem } from '../problem';
 import { factoryRow, insertKeymap, type KeymapRow, listKeymaps, loadBindings } from '../repositories/keymaps';
 import { findProgram, loadProgram, type ProgramRow } from '../repositories/programs';
@@ -42,7 +42,9 @@ export async function namedWorkspaces(programId: number): Promise<NamedWorkspace
 }
 
 /** A workspace, with the keymap that belongs to it, as a file of ours. */
-export async function exportWorkspace(id: number): Promise<{ readonly name: string; readonly file: WorkspaceFile }> {
+export const exportWorkspace = ofOneMoment(async function exportWorkspace(
+  id: number,
+): Promise<{ readonly name: string; readonly file: WorkspaceFile }> {
   const row = await workspaceById(id);
   const [programRow] = await select<ProgramRow>('SELECT * FROM programs WHERE id = :id', { id: row.program_id });
   if (!programRow) throw new Problem('not found', 'The program of this workspace is no longer there.');
@@ -53,7 +55,7 @@ export async function exportWorkspace(id: number): Promise<{ readonly name: stri
     own.map(async (one) => ({ name: one.name, owner: one.owner, keymap: await loadBindings(one.id) })),
   );
   return { name: row.name, file: toWorkspaceFile(program, factory, [workspace], withKeys) };
-}
+});
 
 async function factoryOf(row: ProgramRow) {
   const keymaps = await listKeymaps(row.id);

@@ -14,7 +14,7 @@ import {
   type Workspace,
 } from '../../core/workspace/room';
 import { USUAL_ICONS } from '../../core/workspace/usualIcon';
-import { inTransaction } from '../database';
+import { inTransaction, ofOneMoment } from '../database';
 import { iconsNamed } from '../icons';
 import { Problem } from '../problem';
 import { factoryRow, type KeymapRow, listKeymaps, loadBindings, updateKeymap } from '../repositories/keymaps';
@@ -87,7 +87,7 @@ async function stateNow(ground: Ground, person: string, transaction?: Transactio
 }
 
 /** The room of a program as the person who sits here has it, and what is kept. @throws Problem when there is no such program. */
-export async function loadRoom(slug: string): Promise<RoomView> {
+export const loadRoom = ofOneMoment(async function loadRoom(slug: string): Promise<RoomView> {
   const { person } = await loadSettings();
   const ground = await groundOf(slug);
   const state = await stateNow(ground, person);
@@ -122,10 +122,10 @@ export async function loadRoom(slug: string): Promise<RoomView> {
       .map(({ id, slug: own, name, owner }) => ({ id, slug: own, name, owner })),
     icons: iconsNamed([...USUAL_ICONS, ...chosen]),
   };
-}
+});
 
 /** Everything the Workspaces screen shows of a program. */
-export async function loadWorkspaces(slug: string): Promise<WorkspacesView> {
+export const loadWorkspaces = ofOneMoment(async function loadWorkspaces(slug: string): Promise<WorkspacesView> {
   const roomView = await loadRoom(slug);
   const ground = await groundOf(slug);
   const factory = ground.keymaps.find((one) => one.factory === 1)?.id ?? 0;
@@ -134,7 +134,7 @@ export async function loadWorkspaces(slug: string): Promise<WorkspacesView> {
     view: await loadKeymapViewById(roomView.state.room.keymap ?? factory),
     persons: await listPersons(),
   };
-}
+});
 
 /** Everybody who owns a keymap or a workspace. */
 export async function listPersons(): Promise<string[]> {

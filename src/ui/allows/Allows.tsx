@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import { FORMS, type Form, KIND_PLURALS, KINDS, type Program, type Rules } from '@/core/program/program';
+import { entryOf } from '@/core/text/entryOf';
 import type { ProgramView } from '@/core/view/views';
 import { ask, messageOf } from '../shell/api';
 import { useNotice } from '../shell/Notices';
@@ -132,13 +133,13 @@ export function Allows({ initial }: { initial: ProgramView }) {
                 <li key={menu}>
                   <label>
                     <input
-                      key={rules.menuLetters[menu] ?? ''}
+                      key={entryOf(rules.menuLetters, menu) ?? ''}
                       className={styles.letter}
                       maxLength={1}
-                      defaultValue={rules.menuLetters[menu] ?? ''}
+                      defaultValue={entryOf(rules.menuLetters, menu) ?? ''}
                       onBlur={(event) => {
                         const letter = event.target.value.trim().toUpperCase();
-                        if (letter === (rules.menuLetters[menu] ?? '')) return;
+                        if (letter === (entryOf(rules.menuLetters, menu) ?? '')) return;
                         const { [menu]: _, ...others } = rules.menuLetters;
                         rule('Menu letters', { menuLetters: letter === '' ? others : { ...others, [menu]: letter } });
                       }}

@@ -5,6 +5,7 @@ import { useMemo, useRef, useState } from 'react';
 import { searchCommands } from '@/core/finder/searchCommands';
 import { buildSearchIndex } from '@/core/finder/searchIndex';
 import { type Command, KINDS, type Kind, type Program, pathText } from '@/core/program/program';
+import { entryOf } from '@/core/text/entryOf';
 import type { ProgramView } from '@/core/view/views';
 import { KeyCaps } from '../parts/KeyCaps';
 import type { Step } from './Allows';
@@ -53,7 +54,7 @@ export function CommandList({ program, factoryKeys, step }: Props) {
           {list.getVirtualItems().map(({ index: i, start }) => {
             const command = found[i];
             if (!command) return null;
-            const keys = factoryKeys[command.id] ?? [];
+            const keys = entryOf(factoryKeys, command.id) ?? [];
             return (
               <div key={command.id} className={styles.commandRow} style={{ transform: `translateY(${start}px)` }}>
                 <span className={styles.commandName}>

@@ -12,6 +12,7 @@ import { dropKeys, markKeys, markSpare } from '@/core/keymap/changeKeys';
 import { bindingsOf } from '@/core/keymap/keymap';
 import { trimTicket } from '@/core/keymap/ticket';
 import type { Command, CommandId } from '@/core/program/program';
+import { cutText } from '@/core/text/cutText';
 import { counted, listed } from '@/core/text/sentence';
 import type { AdviceView, KeymapLink, KeymapView } from '@/core/view/views';
 import { askToPull } from '../draft/askToPull';
@@ -209,7 +210,7 @@ export function Board({ view, advice, links, initialCommand, initialShown }: Pro
     if (!selected) return;
     const what = marks.hook === undefined ? (marks.keeper ? 'keeper' : 'no keeper') : 'hook';
     await actions.edit({
-      title: `${selected.name}: ${what}`.slice(0, 200),
+      title: cutText(`${selected.name}: ${what}`, 200),
       changes: [markKeys(draft.keymap, selected.id, chord, marks)],
     });
   };
@@ -219,7 +220,7 @@ export function Board({ view, advice, links, initialCommand, initialShown }: Pro
       commands.map((one) => one.id),
       on,
     );
-    if (changes.length > 0 && (await actions.edit({ title: title.slice(0, 200), changes })))
+    if (changes.length > 0 && (await actions.edit({ title: cutText(title, 200), changes })))
       tell(`${counted(changes.length, 'command')} ${on ? 'marked as spare' : 'no longer spare'}.`);
   };
   const restore = useCallback(

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import type { Row } from '@/core/keymap/keymap';
 import type { Ticket } from '@/core/keymap/ticket';
 import type { CommandId } from '@/core/program/program';
+import { cutText } from '@/core/text/cutText';
 import { counted } from '@/core/text/sentence';
 import type { Derivation, MatchPlan } from '@/core/transfer/matchPlan';
 import type { MatchAnswer } from '@/workers/matcher';
@@ -65,7 +66,7 @@ export function DerivedBanner({ there, again, derivation, theirs, plan, locked, 
                 variant="contained"
                 disabled={locked}
                 onClick={async () => {
-                  if (!(await onEdit({ ...ticket, title: `Derived again: ${ticket.title}`.slice(0, 200) }))) return;
+                  if (!(await onEdit({ ...ticket, title: cutText(`Derived again: ${ticket.title}`, 200) }))) return;
                   note();
                   setOpen(false);
                 }}

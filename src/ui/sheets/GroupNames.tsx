@@ -1,6 +1,7 @@
 'use client';
 
 import TextField from '@mui/material/TextField';
+import { cutText } from '@/core/text/cutText';
 import { ScreenDialog } from '../parts/ScreenDialog';
 
 type Names = readonly (readonly [group: string, name: string])[];
@@ -16,7 +17,7 @@ export function GroupNames({ titles, names, onName, onClose }: Props) {
   const own = new Map(names);
   const name = (title: string, words: string): void => {
     const others = names.filter(([one]) => one !== title);
-    onName(words.trim() === '' ? others : [...others, [title, words.slice(0, 80)]]);
+    onName(words.trim() === '' ? others : [...others, [title, cutText(words, 80)]]);
   };
   return (
     <ScreenDialog title="Name the groups" onClose={onClose}>

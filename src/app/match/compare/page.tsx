@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { ofOneMoment } from '@/server/database';
 import { loadPrograms } from '@/server/useCases/match';
 import { listLinks } from '@/server/useCases/screens';
 import { CompareAll } from '@/ui/match/CompareAll';
@@ -9,7 +10,7 @@ type Props = { searchParams: Promise<{ with?: string | string[]; show?: string |
 export const metadata: Metadata = { title: 'Compare' };
 
 /** Several keymaps of any programs, each compared with each; which they are stands in the address. */
-export default async function Page({ searchParams }: Props) {
+export default ofOneMoment(async function Page({ searchParams }: Props) {
   const given = await searchParams;
   const asked = given.with === undefined ? [] : [given.with].flat();
   const all = await loadPrograms(asked.slice(0, 6));
@@ -23,4 +24,4 @@ export default async function Page({ searchParams }: Props) {
       initialShown={given.show === 'concepts' ? 'concepts' : 'hands'}
     />
   );
-}
+});

@@ -1,10 +1,11 @@
 import type { Metadata } from 'next';
+import { ofOneMoment } from '@/server/database';
 import { loadShelf } from '@/server/useCases/screens';
 import { Shelf } from '@/ui/shelf/Shelf';
 
 export const metadata: Metadata = { title: 'Shelf' };
 
 /** The Shelf, scrolled to a program if the address names one. */
-export default async function Page({ params }: { params: Promise<{ program?: string[] }> }) {
+export default ofOneMoment(async function Page({ params }: { params: Promise<{ program?: string[] }> }) {
   return <Shelf programs={await loadShelf()} at={(await params).program?.[0] ?? null} />;
-}
+});

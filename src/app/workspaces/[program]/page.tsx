@@ -1,5 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { addressPart } from '@/app/addressPart';
+import { ofOneMoment } from '@/server/database';
 import { listLinks, orMissing } from '@/server/useCases/screens';
 import { loadWorkspaces } from '@/server/useCases/workspaces';
 import { showOf } from '@/ui/workspaces/shows';
@@ -10,8 +12,8 @@ type Props = { params: Promise<{ program: string }>; searchParams: Promise<Recor
 export const metadata: Metadata = { title: 'Workspaces' };
 
 /** What surrounds the keys of a program: panels, menus, tools, appearance, and what is kept of them. */
-export default async function Page({ params, searchParams }: Props) {
-  const slug = decodeURIComponent((await params).program);
+export default ofOneMoment(async function Page({ params, searchParams }: Props) {
+  const slug = addressPart((await params).program);
   const given = await orMissing(loadWorkspaces(slug));
   if (!given) notFound();
   const { show, open } = await searchParams;
@@ -25,4 +27,4 @@ export default async function Page({ params, searchParams }: Props) {
       initialOpen={open ?? null}
     />
   );
-}
+});

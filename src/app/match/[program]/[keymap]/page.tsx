@@ -1,5 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { addressPart } from '@/app/addressPart';
+import { ofOneMoment } from '@/server/database';
 import { loadMatch } from '@/server/useCases/match';
 import { listLinks, noteUse, orMissing } from '@/server/useCases/screens';
 import { Match } from '@/ui/match/Match';
@@ -14,12 +16,12 @@ type Props = {
 export const metadata: Metadata = { title: 'Match' };
 
 /** A keymap and the one it is to feel like; which that is stands in the address. */
-export default async function Page({ params, searchParams }: Props) {
+export default ofOneMoment(async function Page({ params, searchParams }: Props) {
   const { program, keymap } = await params;
   const { like, show } = await searchParams;
   const [otherProgram, otherKeymap] = typeof like === 'string' ? like.split('/') : [];
   const other = otherProgram && otherKeymap ? { program: otherProgram, keymap: otherKeymap } : null;
-  const match = await orMissing(loadMatch(decodeURIComponent(program), decodeURIComponent(keymap), other));
+  const match = await orMissing(loadMatch(addressPart(program), addressPart(keymap), other));
   if (!match) notFound();
   const { theirs } = match;
   if (!theirs) return <NoOther program={match.view.program.name} />;
@@ -32,4 +34,4 @@ export default async function Page({ params, searchParams }: Props) {
       initialShown={SHOWN.find((one) => one === show) ?? null}
     />
   );
-}
+});

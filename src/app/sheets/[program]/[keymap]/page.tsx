@@ -1,5 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { addressPart } from '@/app/addressPart';
+import { ofOneMoment } from '@/server/database';
 import { sheetOptions } from '@/server/schemas/sheets';
 import { listLinks, orMissing } from '@/server/useCases/screens';
 import { loadSheets } from '@/server/useCases/sheets';
@@ -13,9 +15,9 @@ type Props = {
 export const metadata: Metadata = { title: 'Sheets' };
 
 /** The sheet of one keymap; what is on it stands in the address. */
-export default async function Page({ params, searchParams }: Props) {
+export default ofOneMoment(async function Page({ params, searchParams }: Props) {
   const { program, keymap } = await params;
-  const given = await orMissing(loadSheets(decodeURIComponent(program), decodeURIComponent(keymap)));
+  const given = await orMissing(loadSheets(addressPart(program), addressPart(keymap)));
   if (!given) notFound();
   const { view } = given;
   const today = new Date().toLocaleDateString('en-US', { day: 'numeric', month: 'long', year: 'numeric' });
@@ -28,4 +30,4 @@ export default async function Page({ params, searchParams }: Props) {
       today={today}
     />
   );
-}
+});

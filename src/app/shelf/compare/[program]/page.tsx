@@ -1,5 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { addressPart } from '@/app/addressPart';
+import { ofOneMoment } from '@/server/database';
 import { listLinks, loadKeymapView, orMissing } from '@/server/useCases/screens';
 import { Compare } from '@/ui/compare/Compare';
 
@@ -11,8 +13,8 @@ type Props = {
 export const metadata: Metadata = { title: 'Compare' };
 
 /** Two keymaps of a program side by side; which they are stands in the address. */
-export default async function Page({ params, searchParams }: Props) {
-  const program = decodeURIComponent((await params).program);
+export default ofOneMoment(async function Page({ params, searchParams }: Props) {
+  const program = addressPart((await params).program);
   const links = (await listLinks()).filter((link) => link.program === program);
   const { left, right } = await searchParams;
   const named = (given: string | string[] | undefined) => links.find((link) => link.keymap === given);
@@ -25,4 +27,4 @@ export default async function Page({ params, searchParams }: Props) {
   const [one, other] = views ?? [];
   if (!one || !other) notFound();
   return <Compare key={`${one.draft.id} ${other.draft.id}`} left={one} right={other} links={links} />;
-}
+});

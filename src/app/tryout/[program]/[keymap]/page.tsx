@@ -1,5 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { addressPart } from '@/app/addressPart';
+import { ofOneMoment } from '@/server/database';
 import { listLinks, loadKeymapView, noteUse, orMissing } from '@/server/useCases/screens';
 import { loadRoom } from '@/server/useCases/workspaces';
 import { Tryout } from '@/ui/tryout/Tryout';
@@ -9,9 +11,9 @@ type Props = { params: Promise<{ program: string; keymap: string }> };
 export const metadata: Metadata = { title: 'Tryout' };
 
 /** The stand-in program of a keymap. */
-export default async function Page({ params }: Props) {
+export default ofOneMoment(async function Page({ params }: Props) {
   const { program, keymap } = await params;
-  const view = await orMissing(loadKeymapView(decodeURIComponent(program), decodeURIComponent(keymap)));
+  const view = await orMissing(loadKeymapView(addressPart(program), addressPart(keymap)));
   if (!view) notFound();
   await noteUse(view.draft.id);
   const roomView = await loadRoom(view.programSlug);
@@ -23,4 +25,4 @@ export default async function Page({ params }: Props) {
       links={await listLinks()}
     />
   );
-}
+});

@@ -1,5 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { addressPart } from '@/app/addressPart';
+import { ofOneMoment } from '@/server/database';
 import { loadWishes } from '@/server/useCases/advice';
 import { listLinks, noteUse, orMissing } from '@/server/useCases/screens';
 import { Wishes } from '@/ui/wishes/Wishes';
@@ -12,10 +14,10 @@ type Props = {
 export const metadata: Metadata = { title: 'Wish list' };
 
 /** The wish list of a keymap: what is wished for, the plan, and what it brings. */
-export default async function Page({ params, searchParams }: Props) {
+export default ofOneMoment(async function Page({ params, searchParams }: Props) {
   const { program, keymap } = await params;
   const { show } = await searchParams;
-  const wishes = await orMissing(loadWishes(decodeURIComponent(program), decodeURIComponent(keymap)));
+  const wishes = await orMissing(loadWishes(addressPart(program), addressPart(keymap)));
   if (!wishes) notFound();
   await noteUse(wishes.view.draft.id);
   return (
@@ -26,4 +28,4 @@ export default async function Page({ params, searchParams }: Props) {
       initialShown={show === 'gains' ? 'gains' : 'plan'}
     />
   );
-}
+});

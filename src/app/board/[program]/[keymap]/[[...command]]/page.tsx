@@ -1,5 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { addressPart } from '@/app/addressPart';
+import { ofOneMoment } from '@/server/database';
 import { loadAdvice } from '@/server/useCases/advice';
 import { listLinks, loadKeymapView, noteUse, orMissing } from '@/server/useCases/screens';
 import { Board } from '@/ui/board/Board';
@@ -12,13 +14,13 @@ type Props = {
 export const metadata: Metadata = { title: 'Board' };
 
 /** The Board of one keymap, with a command on the bench if the address names one. */
-export default async function Page({ params, searchParams }: Props) {
+export default ofOneMoment(async function Page({ params, searchParams }: Props) {
   const { show } = await searchParams;
   const { program, keymap, command } = await params;
-  const view = await orMissing(loadKeymapView(decodeURIComponent(program), decodeURIComponent(keymap)));
+  const view = await orMissing(loadKeymapView(addressPart(program), addressPart(keymap)));
   if (!view) notFound();
   await noteUse(view.draft.id);
-  const id = command?.[0] === undefined ? null : decodeURIComponent(command[0]);
+  const id = command?.[0] === undefined ? null : addressPart(command[0]);
   return (
     <Board
       key={view.draft.id}
@@ -29,4 +31,4 @@ export default async function Page({ params, searchParams }: Props) {
       initialCommand={view.program.commands.some((one) => one.id === id) ? id : null}
     />
   );
-}
+});

@@ -1,5 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { addressPart } from '@/app/addressPart';
+import { ofOneMoment } from '@/server/database';
 import { loadChangeList } from '@/server/useCases/changeList';
 import { listLinks, orMissing } from '@/server/useCases/screens';
 import { ChangeList } from '@/ui/changes/ChangeList';
@@ -12,10 +14,10 @@ type Props = {
 export const metadata: Metadata = { title: 'Change list' };
 
 /** The steps that carry a keymap into the real program by hand. */
-export default async function Page({ params, searchParams }: Props) {
+export default ofOneMoment(async function Page({ params, searchParams }: Props) {
   const { program, keymap } = await params;
   const { from } = await searchParams;
-  const given = await orMissing(loadChangeList(decodeURIComponent(program), decodeURIComponent(keymap), from ?? null));
+  const given = await orMissing(loadChangeList(addressPart(program), addressPart(keymap), from ?? null));
   if (!given) notFound();
   return <ChangeList key={`${given.view.draft.id} ${given.from.draft.id}`} given={given} links={await listLinks()} />;
-}
+});
