@@ -5,6 +5,7 @@ export default defineConfig({
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   test: {
     include: ['src/**/*.test.{ts,tsx}'],
+    globalSetup: 'src/testing/globalSetup.mjs',
     testTimeout: 20_000,
     // One is left free otherwise, which on two cores is half of them.
     maxWorkers: '100%',

@@ -23,6 +23,20 @@ test('only this machine’s own pages are let in', async ({ request, baseURL }) 
   expect(await ask({ host: `127.0.0.1:${port}`, origin: 'http://example.com' }, 'PATCH', '/api/settings')).toBe(403);
   expect(await ask({ host: `127.0.0.1:${port}`, 'sec-fetch-site': 'cross-site' }, 'POST', '/api/programs')).toBe(403);
   expect(await ask({ host: 'example.com' }, 'GET', '/api/health')).toBe(403);
+  // Files and addresses of nothing are no exception, and every answer carries the headers.
+  const [, file = ''] = /src="(\/_next\/static\/[^"]+\.js)"/.exec(await (await request.get('/shelf')).text()) ?? [];
+  for (const path of ['/favicon.ico', file, '/no/such/address', '/api/no-such-route', '/board/%00/x']) {
+    expect([path, await ask({ host: 'example.com' }, 'GET', path)]).toEqual([path, 403]);
+    const answer = await request.get(path);
+    expect([path, answer.status() < 500]).toEqual([path, true]);
+    expect([path, answer.headers()['x-content-type-options'], answer.headers()['x-frame-options']]).toEqual([
+      path,
+      'nosniff',
+      'DENY',
+    ]);
+  }
+  for (const method of ['DELETE', 'PUT'])
+    expect([method, await ask({ host: `127.0.0.1:${port}` }, method)]).toEqual([method, 405]);
   const page = await request.get('/shelf');
   const policy = page.headers()['content-security-policy'];
   expect(policy).toMatch(/script-src 'self' 'nonce-[^']+' 'strict-dynamic';/);

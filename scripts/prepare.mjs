@@ -20,7 +20,7 @@ export function build() {
   const mark = join(root, '.next/built-from');
   const code = fingerprint(BUILT_FROM);
   if (existsSync(mark) && readFileSync(mark, 'utf8') === code) return;
-  run('npx', ['next', 'build']);
+  run('npm', ['run', '--silent', 'build']);
   writeFileSync(mark, code);
 }
 

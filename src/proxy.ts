@@ -1,14 +1,18 @@
 import { type NextRequest, NextResponse } from 'next/server';
 
+/** What pages and routes are asked with. */
+const METHODS: ReadonlySet<string> = new Set(['GET', 'HEAD', 'POST', 'PATCH', 'OPTIONS']);
 const LOCAL_HOSTS = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
 
 /**
- * Lets only this machine's own pages in: the Host must be this machine by name or number (so that no foreign name can be
- * pointed here), and a request that changes something must come from a page of ours. Sets the security headers.
+ * Lets only this machine's own pages in, to every address there is: the Host must be this machine by name or number (so
+ * that no foreign name can be pointed here), and a request that changes something must come from a page of ours. Sets the
+ * security headers on every answer.
  */
 export function proxy(request: NextRequest): NextResponse {
   const host = request.headers.get('host') ?? '';
   if (!LOCAL_HOSTS.test(host)) return refuse('Gray Pin answers only on this machine. Open it at 127.0.0.1.');
+  if (!METHODS.has(request.method)) return refuse(`Gray Pin does not answer to ${request.method}.`, 405);
   if (request.method !== 'GET' && request.method !== 'HEAD' && !isFromHere(request, host)) {
     return refuse('This request did not come from a Gray Pin page, so nothing was changed.');
   }
@@ -32,8 +36,8 @@ function isFromHere(request: NextRequest, host: string): boolean {
   return origin === null || origin === `http://${host}`;
 }
 
-function refuse(message: string): NextResponse {
-  return NextResponse.json({ error: { code: 'not allowed', message } }, { status: 403 });
+function refuse(message: string, status = 403): NextResponse {
+  return NextResponse.json({ error: { code: 'not allowed', message } }, { status, headers: SECURITY_HEADERS });
 }
 
 function contentSecurityPolicy(nonce: string): string {
@@ -61,5 +65,3 @@ const SECURITY_HEADERS = {
   'cross-origin-opener-policy': 'same-origin',
   'cross-origin-resource-policy': 'same-origin',
 };
-
-export const config = { matcher: ['/((?!_next/static|favicon.ico).*)'] };

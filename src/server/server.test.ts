@@ -11,11 +11,12 @@ import { EMPTY_PLAN } from '../core/transfer/matchPlan';
 import { closeDatabase, database, openDatabaseFile } from './database';
 import { seedDemo } from './demo/seedDemo';
 import { Problem } from './problem';
+import { readProgramFile, understand } from './reading/understand';
 import { findKeymap, keymapById, listKeymaps, loadBindings } from './repositories/keymaps';
 import { findProgram } from './repositories/programs';
 import { select } from './repositories/rows';
 import { loadWishes, saveUses, saveWishList } from './useCases/advice';
-import { bringIn, exportProgram, programFromList, readProgramFile, understand } from './useCases/bringIn';
+import { bringIn, exportProgram, programFromList } from './useCases/bringIn';
 import {
   changeKeymap,
   discardDraft,

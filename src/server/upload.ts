@@ -1,8 +1,8 @@
 import Joi from 'joi';
 import type { Role } from '../core/reading/columnRoles';
 import { Problem } from './problem';
+import { MOST_BYTES } from './reading/understand';
 import { check, columnRoles } from './schemas/schemas';
-import { MOST_BYTES } from './useCases/bringIn';
 
 /** A file as it was sent, with the column roles a person chose and the name they gave. */
 export type Upload = {
@@ -10,6 +10,9 @@ export type Upload = {
   readonly roles: readonly (readonly Role[] | null)[];
   readonly name: string;
   readonly version: string;
+  /** Which window it came from, and what says that the window no longer waits for it. */
+  readonly window: string;
+  readonly gone: AbortSignal;
 };
 
 const fields = Joi.object({
@@ -30,12 +33,17 @@ export async function uploadOf(request: Request): Promise<Upload> {
   const file = form?.get('file');
   if (!form || !file || typeof file === 'string')
     throw new Problem('not valid', 'No file came with this request. Choose one and try again.');
-  const given = check<Omit<Upload, 'bytes'>>(
+  const given = check<Pick<Upload, 'roles' | 'name' | 'version'>>(
     fields,
     { roles: parsed(form.get('roles')), name: form.get('name') ?? '', version: form.get('version') ?? '' },
     'This file',
   );
-  return { ...given, bytes: new Uint8Array(await file.arrayBuffer()) };
+  return {
+    ...given,
+    bytes: new Uint8Array(await file.arrayBuffer()),
+    window: request.headers.get('x-window') ?? '',
+    gone: request.signal,
+  };
 }
 
 function parsed(text: unknown): unknown {

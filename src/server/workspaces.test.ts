@@ -12,7 +12,8 @@ import { USUAL_ICONS, usualIcon } from '../core/workspace/usualIcon';
 import { closeDatabase } from './database';
 import { findIcons, iconsNamed } from './icons';
 import type { Problem } from './problem';
-import { bringIn, exportProgram, readProgramFile } from './useCases/bringIn';
+import { readProgramFile } from './reading/understand';
+import { bringIn, exportProgram } from './useCases/bringIn';
 import { saveSettings } from './useCases/settings';
 import { exportWorkspace, importWorkspaces } from './useCases/workspaceFiles';
 import {

@@ -6,10 +6,11 @@ import { buildClashIndex, programFacts } from '../../core/clash/clashIndex';
 import { verdict } from '../../core/clash/verdict';
 import { DEFAULT_KEYBOARD } from '../../core/keyboard/usKeyboard';
 import { whereOf } from '../../core/keyboard/where';
+import { readProgramFile } from '../reading/understand';
 import { findKeymap, keymapById, loadBindings } from '../repositories/keymaps';
 import { findProgram, listPrograms, loadProgram } from '../repositories/programs';
 import { saveUses, saveWishList } from '../useCases/advice';
-import { bringIn, readProgramFile } from '../useCases/bringIn';
+import { bringIn } from '../useCases/bringIn';
 import { editKeymap } from '../useCases/editKeymap';
 import { noteUse } from '../useCases/screens';
 

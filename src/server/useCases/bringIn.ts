@@ -1,74 +1,15 @@
-import { InconsistentFile } from '../../core/file/keymapFile';
-import { fromProgramFile, type ProgramFile, type ProgramWithKeymaps, toProgramFile } from '../../core/file/programFile';
-import type { Role } from '../../core/reading/columnRoles';
-import { decodeText } from '../../core/reading/decodeText';
+import { type ProgramFile, type ProgramWithKeymaps, toProgramFile } from '../../core/file/programFile';
 import { programFromReading } from '../../core/reading/programFromReading';
-import { type Reading, readCommandList } from '../../core/reading/readCommandList';
-import { UnreadableList } from '../../core/reading/tables';
+import type { Reading } from '../../core/reading/readCommandList';
 import { cutText } from '../../core/text/cutText';
 import type { Preview } from '../../core/view/views';
 import { inTransaction, ofOneMoment } from '../database';
 import { Problem } from '../problem';
+import { readApart } from '../reading/readApart';
 import { factoryRow, insertKeymap, listKeymaps, loadBindings } from '../repositories/keymaps';
 import { findProgram, insertProgram, loadProgram, updateProgram } from '../repositories/programs';
-import { programFile } from '../schemas/files';
-import { check } from '../schemas/schemas';
 import type { Upload } from '../upload';
 import { insertNamed, namedWorkspaces } from './workspaceFiles';
-
-export const MOST_BYTES = 5 * 1024 * 1024;
-
-/** What a file turned out to be. */
-export type Understood =
-  | { readonly kind: 'list'; readonly reading: Reading; readonly encoding: string }
-  | { readonly kind: 'program file'; readonly contents: ProgramWithKeymaps };
-
-/**
- * Understands a file by its content, whatever it is called: our own JSON file, a web page with tables, separated text.
- * @throws Problem in a plain sentence; nothing is changed either way.
- */
-export function understand(bytes: Uint8Array, roles: readonly (readonly Role[] | null)[]): Understood {
-  if (bytes.length > MOST_BYTES)
-    throw new Problem(
-      'too large',
-      'This file is larger than 5 MB, more than a list of commands needs. Save only the list and try again.',
-    );
-  const decoded = decodeText(bytes);
-  if (!decoded.ok) throw new Problem('unreadable', decoded.message);
-  if (/^\s*\{/.test(decoded.text)) return { kind: 'program file', contents: readProgramFile(decoded.text) };
-  try {
-    const reading = readCommandList(decoded.text, roles);
-    return { kind: 'list', reading, encoding: decoded.encoding };
-  } catch (error) {
-    if (error instanceof UnreadableList) throw new Problem('unreadable', error.message);
-    throw error;
-  }
-}
-
-/** Reads our own JSON file. @throws Problem when it is not one, or contradicts itself. */
-export function readProgramFile(text: string): ProgramWithKeymaps {
-  let json: unknown;
-  try {
-    json = JSON.parse(text);
-  } catch {
-    throw new Problem(
-      'unreadable',
-      'This looks like a JSON file but breaks off or is damaged. Export it again and try that one.',
-    );
-  }
-  if ((json as { format?: unknown }).format !== 'gray-pin-program') {
-    throw new Problem(
-      'unreadable',
-      'This is a JSON file, but not one that was exported here. A list as CSV or as a web page can be read as well.',
-    );
-  }
-  try {
-    return fromProgramFile(check<ProgramFile>(programFile, json, 'This file'));
-  } catch (error) {
-    if (error instanceof InconsistentFile) throw new Problem('unreadable', error.message);
-    throw error;
-  }
-}
 
 /** Puts a program on the Shelf with its factory keymap and the keymaps that came with it. @returns its address. */
 export function bringIn(contents: ProgramWithKeymaps): Promise<string> {
@@ -126,8 +67,8 @@ export async function changeProgram(slug: string, wish: { name?: string; putAway
 }
 
 /** Says what a file holds, without changing anything. */
-export function previewUpload({ bytes, roles }: Upload): Preview {
-  const found = understand(bytes, roles);
+export async function previewUpload(upload: Upload): Promise<Preview> {
+  const found = await readApart(upload);
   if (found.kind === 'list') {
     return { kind: 'list', reading: found.reading, encoding: found.encoding, name: nameFrom(found.reading) };
   }
@@ -142,8 +83,9 @@ export function previewUpload({ bytes, roles }: Upload): Preview {
 }
 
 /** Brings a file in, under the name given or its own. @returns the program's address. */
-export async function bringInUpload({ bytes, roles, name, version }: Upload): Promise<string> {
-  const found = understand(bytes, roles);
+export async function bringInUpload(upload: Upload): Promise<string> {
+  const { name, version } = upload;
+  const found = await readApart(upload);
   if (found.kind === 'list') {
     return bringIn(programFromList(found.reading, name || nameFrom(found.reading), version || '1'));
   }

@@ -3,7 +3,7 @@
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { type DragEvent, useRef, useState } from 'react';
+import { type DragEvent, useEffect, useRef, useState } from 'react';
 import type { Role } from '@/core/reading/columnRoles';
 import { counted } from '@/core/text/sentence';
 import type { Preview } from '@/core/view/views';
@@ -29,6 +29,8 @@ export function BringIn() {
   const [busy, setBusy] = useState(false);
   const [over, setOver] = useState(false);
   const chooser = useRef<HTMLInputElement>(null);
+  const looking = useRef<AbortController | null>(null);
+  useEffect(() => () => looking.current?.abort(), []);
 
   const form = (
     from: Source,
@@ -50,8 +52,12 @@ export function BringIn() {
       return;
     }
     setBusy(true);
+    // Whoever looks at another file, or leaves, no longer waits for this one.
+    looking.current?.abort();
+    const own = new AbortController();
+    looking.current = own;
     try {
-      const found = await ask<Preview>('POST', '/api/reading', form(from, chosen));
+      const found = await ask<Preview>('POST', '/api/reading', form(from, chosen), false, own.signal);
       if (source !== from) {
         setName(found.name);
         setVersion(found.kind === 'program file' ? found.version : '1');
@@ -60,9 +66,9 @@ export function BringIn() {
       setRoles(chosen);
       setPreview(found);
     } catch (error) {
-      setProblem(messageOf(error));
+      if (!own.signal.aborted) setProblem(messageOf(error));
     } finally {
-      setBusy(false);
+      if (looking.current === own) setBusy(false);
     }
   };
   const bringIn = async (): Promise<void> => {

@@ -9,12 +9,16 @@ export class Refused extends Error {
   }
 }
 
+/** Which window asks: files are read one at a time for each. */
+const WINDOW = { 'x-window': `${Math.random()}` };
+
 /** As much as browsers still send for a page that is being left, in characters. */
 const MOST_KEPT = 30_000;
 
 /**
  * Asks our own server.
  * @param keep whether the request is to go on when the page is left.
+ * @param left says that nobody waits for the answer any more.
  * @throws Refused with a plain sentence when it can't or won't.
  */
 export async function ask<T>(
@@ -22,14 +26,16 @@ export async function ask<T>(
   address: string,
   body?: object,
   keep = false,
+  left?: AbortSignal,
 ): Promise<T> {
   let response: Response;
   try {
     response = await fetch(address, {
       method,
+      ...(left ? { signal: left } : {}),
       ...(keep && JSON.stringify(body).length < MOST_KEPT ? { keepalive: true } : {}),
       ...(body instanceof FormData
-        ? { body }
+        ? { body, headers: WINDOW }
         : body
           ? { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }
           : {}),

@@ -1,0 +1,63 @@
+import { InconsistentFile } from '../../core/file/keymapFile';
+import { fromProgramFile, type ProgramFile, type ProgramWithKeymaps } from '../../core/file/programFile';
+import type { Role } from '../../core/reading/columnRoles';
+import { decodeText } from '../../core/reading/decodeText';
+import { type Reading, readCommandList } from '../../core/reading/readCommandList';
+import { UnreadableList } from '../../core/reading/tables';
+import { Problem } from '../problem';
+import { programFile } from '../schemas/files';
+import { check } from '../schemas/schemas';
+
+export const MOST_BYTES = 5 * 1024 * 1024;
+
+/** What a file turned out to be. */
+export type Understood =
+  | { readonly kind: 'list'; readonly reading: Reading; readonly encoding: string }
+  | { readonly kind: 'program file'; readonly contents: ProgramWithKeymaps };
+
+/**
+ * Understands a file by its content, whatever it is called: our own JSON file, a web page with tables, separated text.
+ * @throws Problem in a plain sentence; nothing is changed either way.
+ */
+export function understand(bytes: Uint8Array, roles: readonly (readonly Role[] | null)[]): Understood {
+  if (bytes.length > MOST_BYTES)
+    throw new Problem(
+      'too large',
+      'This file is larger than 5 MB, more than a list of commands needs. Save only the list and try again.',
+    );
+  const decoded = decodeText(bytes);
+  if (!decoded.ok) throw new Problem('unreadable', decoded.message);
+  if (/^\s*\{/.test(decoded.text)) return { kind: 'program file', contents: readProgramFile(decoded.text) };
+  try {
+    const reading = readCommandList(decoded.text, roles);
+    return { kind: 'list', reading, encoding: decoded.encoding };
+  } catch (error) {
+    if (error instanceof UnreadableList) throw new Problem('unreadable', error.message);
+    throw error;
+  }
+}
+
+/** Reads our own JSON file. @throws Problem when it is not one, or contradicts itself. */
+export function readProgramFile(text: string): ProgramWithKeymaps {
+  let json: unknown;
+  try {
+    json = JSON.parse(text);
+  } catch {
+    throw new Problem(
+      'unreadable',
+      'This looks like a JSON file but breaks off or is damaged. Export it again and try that one.',
+    );
+  }
+  if ((json as { format?: unknown }).format !== 'gray-pin-program') {
+    throw new Problem(
+      'unreadable',
+      'This is a JSON file, but not one that was exported here. A list as CSV or as a web page can be read as well.',
+    );
+  }
+  try {
+    return fromProgramFile(check<ProgramFile>(programFile, json, 'This file'));
+  } catch (error) {
+    if (error instanceof InconsistentFile) throw new Problem('unreadable', error.message);
+    throw error;
+  }
+}
