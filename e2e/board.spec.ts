@@ -1,4 +1,4 @@
-import { open } from './support/browser';
+import { open, reload } from './support/browser';
 import { expect, type Page, test } from './support/test';
 
 const tape = (page: Page) => page.getByRole('region', { name: 'Change tape' });
@@ -46,7 +46,7 @@ test('find, press, read who holds the keys, take them, give the loser others, un
   await expect(page.getByRole('banner')).toContainText('Morning desk');
   await expect(page).toHaveURL(/tarnlight\/morning-desk/);
 
-  await page.reload();
+  await reload(page);
   await expect(page.getByRole('banner')).toContainText('kept');
   await expect(tape(page)).toContainText('2 tickets');
   await page.getByRole('combobox').fill('stain');
@@ -149,7 +149,7 @@ test('a stale window is told and offered the newer state, and overwrites nothing
     .first()
     .click();
   await expect(tape(page)).toContainText('2 tickets');
-  await page.reload();
+  await reload(page);
   await expect(tape(page)).toContainText('2 tickets');
 });
 

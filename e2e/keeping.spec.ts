@@ -1,4 +1,4 @@
-import { open } from './support/browser';
+import { open, reload } from './support/browser';
 import { expect, type Page, test } from './support/test';
 import { bringInWalk } from './support/walkProgram';
 
@@ -48,8 +48,7 @@ test('keepers, hooks and spares: marked, asked for, spent, and still there tomor
     .first()
     .click();
   await expect(page.getByRole('option')).toHaveText(/Wash/);
-  await page.reload();
-  await page.locator('html[data-ready]').waitFor();
+  await reload(page);
   await expect(tape(page)).toContainText('4 tickets');
 });
 
@@ -130,8 +129,7 @@ test('kept versions, back to factory, comparing, locking', async ({ page, reques
   await bench(page).locator('[data-choice]').first().click();
   await expect(dialog).toContainText('is locked');
   await dialog.getByRole('button', { name: 'Leave it' }).click();
-  await page.reload();
-  await page.locator('html[data-ready]').waitFor();
+  await reload(page);
   await menu(page, /^More for Walk keys/, 'Unlock');
   await page.getByLabel(/Press the keys/).press('F4');
   await bench(page).locator('[data-choice]').first().click();

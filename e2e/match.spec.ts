@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import type { KeymapView } from '../src/core/view/views';
-import { open } from './support/browser';
+import { open, reload } from './support/browser';
 import { type APIRequestContext, expect, type Locator, type Page, test } from './support/test';
 import { bringInWalk } from './support/walkProgram';
 
@@ -125,8 +125,7 @@ test('Tarnlight is made to feel like Nibshore by keyboard: settled by hand, on t
   await expect.poll(async () => (await figures(page))[0]).toBe(after);
 
   // What was settled is still there tomorrow.
-  await page.reload();
-  await page.locator('html[data-ready]').waitFor();
+  await reload(page);
   await settled(page);
   await show(page, 'Stays as it is');
   await expect(line(page, 'Copy all visible')).toContainText('settled by you');
@@ -193,8 +192,7 @@ test('a keymap derived in one step keeps its corrections when it is derived agai
   await change(derived, 'mend', ['F9'], ['Shift+F9']);
   await change(source, 'mend', ['F9'], ['Alt+M']);
   await change(source, 'dot', ['Q'], ['W']);
-  await page.reload();
-  await page.locator('html[data-ready]').waitFor();
+  await reload(page);
   await expect(page.getByText(/2 things are new/)).toBeVisible();
   await press(page.getByRole('button', { name: 'See what is new' }));
   const dialog = page.getByRole('dialog');
@@ -207,8 +205,7 @@ test('a keymap derived in one step keeps its corrections when it is derived agai
   const { bindings } = await viewOf(request, derived);
   expect(bindings.filter(([id]) => id === 'mend')).toEqual([['mend', 'Shift+F9']]);
   expect(bindings.filter(([id]) => id === 'dot')).toEqual([['dot', 'W']]);
-  await page.reload();
-  await page.locator('html[data-ready]').waitFor();
+  await reload(page);
   await expect(page.getByText(/1 correction of yours/)).toBeVisible();
 });
 
@@ -239,8 +236,7 @@ test('rules hold for all lines, and keys made on another desktop are translated'
   await expect(page.getByLabel('What stays the same')).toBeVisible();
   await show(page, 'Stays as it is');
   await expect(line(page, 'Wash')).toContainText('left out by your rules');
-  await page.reload();
-  await page.locator('html[data-ready]').waitFor();
+  await reload(page);
   await expect(page.getByLabel('Only tools')).toBeChecked();
   await expect(page.getByLabel(/made on$/)).toHaveValue('mac');
 });

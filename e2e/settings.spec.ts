@@ -1,4 +1,4 @@
-import { open, stored } from './support/browser';
+import { open, reload, stored } from './support/browser';
 import { expect, test } from './support/test';
 
 test('lamp, text size and notation are kept', async ({ page }) => {
@@ -6,7 +6,7 @@ test('lamp, text size and notation are kept', async ({ page }) => {
   await page.getByRole('button', { name: 'Lamp' }).click();
   for (const choice of ['Dim', 'Largest', 'Command'])
     await stored(page, '/api/settings', () => page.getByText(choice, { exact: true }).click());
-  await page.reload();
+  await reload(page);
   await expect(page.locator('html')).toHaveAttribute('data-lamp', 'dim');
   await expect(page.locator('html')).toHaveAttribute('data-text', 'largest');
   await expect(page.getByRole('region', { name: 'Bench' })).toContainText('Command');

@@ -1,5 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs';
-import { open, stored } from './support/browser';
+import { open, reload, stored } from './support/browser';
 import { expect, test } from './support/test';
 import { bringInWalk } from './support/walkProgram';
 
@@ -118,8 +118,7 @@ test('a change list is ticked off and remembered, leads from any keymap, and bre
   await lines.first().getByRole('checkbox').focus();
   await stored(page, /ticks$/, () => page.keyboard.press('Space'));
   await expect(page.getByRole('status').first()).toContainText(`1 of ${count} steps`);
-  await page.reload();
-  await page.locator('html[data-ready]').waitFor();
+  await reload(page);
   await expect(lines.first().getByRole('checkbox')).toBeChecked();
   await page.getByRole('button', { name: 'Start over' }).click();
   await expect(lines.first().getByRole('checkbox')).not.toBeChecked();

@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { open } from './support/browser';
+import { open, reload } from './support/browser';
 import { expect, test } from './support/test';
 
 const tool = (name: string, ...args: string[]) => execFileSync(name, args, { encoding: 'utf8' });
@@ -78,7 +78,7 @@ test('choices change the page and the address; printing takes the pages alone', 
   await page.getByText('Letter', { exact: true }).click();
   await page.getByText('Upright', { exact: true }).click();
   await expect(page).toHaveURL(/notation=symbols.*paper=Letter.*way=upright/);
-  await page.reload();
+  await reload(page);
   await expect(page.getByRole('radio', { name: 'Letter' })).toBeChecked();
   await expect(page.getByRole('img', { name: 'Page 1 of' }).locator('svg')).toHaveAttribute('viewBox', '0 0 612 792');
   const printed = info.outputPath('printed.pdf');

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { open } from './support/browser';
+import { open, reload } from './support/browser';
 import { expect, type Page, test } from './support/test';
 
 const card = (page: Page, name: string) =>
@@ -23,8 +23,7 @@ test('duplicate, rename, put away, bring back', async ({ page }) => {
   await page.getByRole('button', { name: 'More for Quicker hand of Nibshore' }).click();
   await page.getByRole('menuitem', { name: 'Put away' }).click();
   await expect(card(page, 'Quicker hand')).toHaveCount(0);
-  await page.reload();
-  await page.locator('html[data-ready]').waitFor();
+  await reload(page);
   await page.getByRole('button', { name: 'Bring back Quicker hand' }).click();
   await expect(card(page, 'Quicker hand')).toBeVisible();
   await page.getByRole('button', { name: 'More for Nibshore' }).click();

@@ -1,4 +1,4 @@
-import { open, stored } from './support/browser';
+import { open, reload, stored } from './support/browser';
 import { expect, type Locator, type Page, test } from './support/test';
 import { bringInWalk } from './support/walkProgram';
 
@@ -92,8 +92,7 @@ test('twenty wishes by keyboard: planned, pinned, ruled out, on the tape, undone
   await expect(page.getByText(/every one is on the best keys it can have/)).toBeVisible();
 
   // The list, its pin and what was ruled out are still there tomorrow.
-  await page.reload();
-  await page.locator('html[data-ready]').waitFor();
+  await reload(page);
   await settled(page);
   await expect(page.getByRole('button', { name: /^Pin Lift stain/ })).toHaveAttribute('aria-pressed', 'true');
   await press(page.getByRole('link', { name: 'Back to the Board' }));
@@ -129,8 +128,7 @@ test('whose keys may be spent is said, who is pushed is named, and may be kept w
   expect(await keysAfter(line(page, 'Straighten sheet').first())).toBe('Alt S');
   const pushed = plan(page).locator('[data-role="giver"][data-command="sheet-edge"]');
   await expect(pushed).toContainText('Gives its keys up to Straighten sheet');
-  await page.reload();
-  await page.locator('html[data-ready]').waitFor();
+  await reload(page);
   await expect(page.getByLabel('Uses a day of Straighten sheet')).toHaveValue('80');
   await expect(page.getByLabel('Uses a day up to which')).toHaveValue('20');
   await expect(page.getByRole('button', { name: 'Ctrl', exact: true })).toHaveAttribute('aria-pressed', 'false');
@@ -152,8 +150,7 @@ test('counts are read from two columns, and what could not be read is said', asy
   await expect(page.getByRole('dialog')).toContainText('No command is called that here.');
   await page.getByRole('button', { name: 'Use 2 counts' }).click();
   await expect(page.getByLabel('Uses a day of Mend')).toHaveValue('40');
-  await page.reload();
-  await page.locator('html[data-ready]').waitFor();
+  await reload(page);
   await expect(page.getByLabel('Uses a day of Wash')).toHaveValue('12');
   await page.getByRole('button', { name: 'uses a day…' }).click();
   await page.getByRole('button', { name: 'Forget what was told (2)' }).click();
@@ -187,8 +184,7 @@ test('the bench says how keys are reached and what would be best; the keyboard, 
   await page.keyboard.press('Escape');
   await expect.poll(async () => (await figureOf('KeyD')) > (await figureOf('KeyP'))).toBe(true);
   await request.patch('/api/settings', { data: { hand: 'left' } });
-  await page.reload();
-  await page.locator('html[data-ready]').waitFor();
+  await reload(page);
   await page.getByRole('button', { name: /^More filters/ }).click();
   await page.getByLabel(/^hard to reach \([1-9]/).check();
   await page.keyboard.press('Escape');

@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import type { Page } from '@playwright/test';
+import { expect, type Page, type Request } from '@playwright/test';
 
 /** Debian's Chromium, wherever its command is. */
 export function chromiumPath(): string {
@@ -44,4 +44,23 @@ export async function stored(page: Page, path: string | RegExp, action: () => Pr
   );
   await action();
   await answered;
+}
+
+const onTheirWay = new WeakMap<Page, Set<Request>>();
+
+/** Keeps count of what a page has sent to be stored and the server has not answered yet. */
+export function countChanges(page: Page): void {
+  const sent = new Set<Request>();
+  onTheirWay.set(page, sent);
+  page.on('request', (one) => void (one.method() !== 'GET' && sent.add(one)));
+  page.on('requestfinished', (one) => void sent.delete(one));
+  page.on('requestfailed', (one) => void sent.delete(one));
+}
+
+/** Loads the page again, once everything that was done on it is stored. */
+export async function reload(page: Page): Promise<void> {
+  await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
+  await expect.poll(() => onTheirWay.get(page)?.size).toBe(0);
+  await page.reload();
+  await page.locator('html[data-ready]').waitFor();
 }

@@ -1,4 +1,5 @@
 import { test as base } from '@playwright/test';
+import { countChanges } from './browser';
 import { putBack } from './putBack';
 import { serverOf, type TestServer } from './servers';
 
@@ -10,6 +11,10 @@ export const test = base.extend<{ server: TestServer; seeded: undefined }>({
   // biome-ignore lint/correctness/noEmptyPattern: Playwright reads from the pattern what a fixture needs.
   server: async ({}, use, info) => use(serverOf(info.parallelIndex)),
   baseURL: async ({ server }, use) => use(server.address),
+  page: async ({ page }, use) => {
+    countChanges(page);
+    await use(page);
+  },
   seeded: [
     async ({ server }, use) => {
       await putBack(server.data);

@@ -67,6 +67,7 @@ const nothing = async () => ({});
 /** What each route takes. */
 const TAKES: Readonly<Record<string, () => Promise<object>>> = {
   'POST counterparts': async () => ({ program: PROGRAM, command, other: 'nibshore', counterpart: null }),
+  'GET everything': nothing,
   'GET health': nothing,
   'GET icons': query({ find: 'brush' }),
   'PATCH keymaps/[id]': async () => ({ owner: 'Somebody' }),

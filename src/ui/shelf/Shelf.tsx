@@ -76,6 +76,9 @@ export function Shelf({ programs, at }: { programs: readonly ProgramSummary[]; a
         <h1>Shelf</h1>
         <span className="soft">{counted(programs.filter((one) => !one.putAway).length, 'program')}</span>
         <span className="push" />
+        <Button variant="text" href="/api/everything" download>
+          Save everything…
+        </Button>
         <Button variant="contained" component={Link} href="/shelf/bring-in">
           Bring a program in…
         </Button>
