@@ -35,7 +35,12 @@ test('only this machine’s own pages are let in', async ({ request, baseURL }) 
       'DENY',
     ]);
   }
-  for (const method of ['DELETE', 'PUT'])
+  for (const path of ['/board/%E0%A4%A/x', '/shelf/%', '/api/keymaps/%ff/view']) {
+    const answer = await request.get(path);
+    expect([path, answer.status(), answer.headers()['x-frame-options']]).toEqual([path, 400, 'DENY']);
+    expect(await answer.text()).toContain('written wrongly');
+  }
+  for (const method of ['TRACE', 'DELETE', 'PUT'])
     expect([method, await ask({ host: `127.0.0.1:${port}` }, method)]).toEqual([method, 405]);
   const page = await request.get('/shelf');
   const policy = page.headers()['content-security-policy'];

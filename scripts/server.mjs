@@ -21,7 +21,8 @@ export function runScript(name, args = [], extra = {}) {
 /** Starts the server on this machine's own address only; the process is the server itself. */
 export function startServer({ port, mode = 'start', data, quiet = false, nodeArgs = ['--max-old-space-size=256'] }) {
   const next = require.resolve('next/dist/bin/next');
-  return spawn(process.execPath, [...nodeArgs, next, mode, '-H', '127.0.0.1', '-p', String(port)], {
+  const edge = ['--import', join(root, 'scripts/edge.mjs')];
+  return spawn(process.execPath, [...edge, ...nodeArgs, next, mode, '-H', '127.0.0.1', '-p', String(port)], {
     cwd: root,
     stdio: quiet ? ['ignore', 'ignore', 'inherit'] : ['ignore', 'inherit', 'inherit'],
     env: { ...environment, ...(data ? { GRAY_PIN_DATA: data } : {}) },
