@@ -22,18 +22,24 @@ export async function open(page: Page, address: string): Promise<void> {
   await page.locator('html[data-ready]').waitFor();
 }
 
-/** Waits until nothing on the page moves any more; what goes on without end is not waited for. */
+/**
+ * Brings everything that moves on the page to its end, and what moves because of that: what is out of sight would never
+ * come there by itself. What goes on without end goes on.
+ */
 export async function still(page: Page): Promise<void> {
   await page.evaluate(async () => {
-    for (;;) {
+    for (let frames = 0; frames < 60; frames++) {
       const moving = document
         .getAnimations()
         .filter(
-          (one) => one.playState === 'running' && one.effect?.getComputedTiming().endTime !== Number.POSITIVE_INFINITY,
+          ({ playState, effect }) =>
+            playState === 'running' && effect?.getComputedTiming().endTime !== Number.POSITIVE_INFINITY,
         );
       if (moving.length === 0) return;
-      await Promise.all(moving.map((one) => one.finished.catch(() => null)));
+      for (const one of moving) one.finish();
+      await new Promise(requestAnimationFrame);
     }
+    throw new Error('Something on the page never stops moving.');
   });
 }
 
