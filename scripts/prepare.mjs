@@ -4,7 +4,14 @@ import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from '
 import { join } from 'node:path';
 import { root, run } from './server.mjs';
 
-const BUILT_FROM = ['src', 'package.json', 'package-lock.json', 'next.config.ts', 'tsconfig.json'];
+const BUILT_FROM = [
+  'src',
+  'scripts/buildReader.mjs',
+  'package.json',
+  'package-lock.json',
+  'next.config.ts',
+  'tsconfig.json',
+];
 
 /** Installs the packages unless those of this lockfile are there already. */
 export function install() {

@@ -1,14 +1,10 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { DEFAULT_SHEET } from '../core/sheet/sheetSpec';
 import { walkFile } from '../core/testing/walkProgram';
-import { closeDatabase } from './database';
-import { seedDemo } from './demo/seedDemo';
 import type { Problem } from './problem';
 import { readProgramFile, understand } from './reading/understand';
 import { editBody } from './schemas/requests';
+import { onDemoDatabase } from './testing/onDemoDatabase';
 import { loadWishes } from './useCases/advice';
 import { bringIn, exportProgram, programFromList } from './useCases/bringIn';
 import { loadChangeList } from './useCases/changeList';
@@ -19,15 +15,7 @@ import { loadKeymapView, loadKeymapViewById } from './useCases/screens';
 import { keepSheet, loadSheets, sheetFile } from './useCases/sheets';
 import { loadRoom } from './useCases/workspaces';
 
-const folder = mkdtempSync(join(tmpdir(), 'gray-pin-'));
-beforeAll(async () => {
-  process.env.GRAY_PIN_DATA = folder;
-  await seedDemo('demo');
-});
-afterAll(async () => {
-  await closeDatabase();
-  rmSync(folder, { recursive: true, force: true });
-});
+onDemoDatabase();
 const refusal = (code: Problem['code'], message: RegExp) =>
   expect.objectContaining({ name: 'Problem', code, message: expect.stringMatching(message) });
 const listed = (text: string) => {

@@ -1,22 +1,10 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { FORMS, SHEET_NOTATIONS, WAYS } from '../core/sheet/sheetSpec';
-import { closeDatabase } from './database';
-import { seedDemo } from './demo/seedDemo';
+import { onDemoDatabase } from './testing/onDemoDatabase';
 import { misplaced, pdfPages } from './testing/pdfPages';
 import { sheetFile } from './useCases/sheets';
 
-const folder = mkdtempSync(join(tmpdir(), 'gray-pin-'));
-beforeAll(async () => {
-  process.env.GRAY_PIN_DATA = folder;
-  await seedDemo('demo');
-});
-afterAll(async () => {
-  await closeDatabase();
-  rmSync(folder, { recursive: true, force: true });
-});
+onDemoDatabase();
 
 /** ISO 216 and the North American sizes, in points, upright. */
 const POINTS = { A4: [595.28, 841.89], Letter: [612, 792], A3: [841.89, 1190.55] } as const;

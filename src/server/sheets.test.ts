@@ -1,30 +1,19 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { draftOf } from '../core/keymap/draft';
 import { bindingsOf } from '../core/keymap/keymap';
 import { sheetQuery } from '../core/sheet/sheetQuery';
 import { DEFAULT_SHEET, type SheetSpec } from '../core/sheet/sheetSpec';
 import { markLines } from '../core/workspace/dressing';
 import { closeDatabase } from './database';
-import { seedDemo } from './demo/seedDemo';
 import type { Problem } from './problem';
 import { FILE_KINDS } from './schemas/sheets';
+import { onDemoDatabase } from './testing/onDemoDatabase';
 import { saveUses } from './useCases/advice';
 import { loadChangeList, saveTicks } from './useCases/changeList';
 import { changeSheet, keepSheet, loadSheets, loadSideBySide, sheetFile } from './useCases/sheets';
 import { editRoom, loadRoom } from './useCases/workspaces';
 
-const folder = mkdtempSync(join(tmpdir(), 'gray-pin-'));
-beforeAll(async () => {
-  process.env.GRAY_PIN_DATA = folder;
-  await seedDemo('demo');
-});
-afterAll(async () => {
-  await closeDatabase();
-  rmSync(folder, { recursive: true, force: true });
-});
+onDemoDatabase();
 
 const [PROGRAM, KEYMAP] = ['tarnlight', 'sheet-retouching'];
 const problem = (code: Problem['code'], message: RegExp) =>
