@@ -73,6 +73,11 @@ describe('text that can’t be seen', () => {
     expect(() => readProgramFile(JSON.stringify(file))).toThrow(refusal('not valid', /U\+202E/));
   });
 
+  it('is looked for in what is nested deeper than anything is, too', () => {
+    const deep = JSON.parse(`${'['.repeat(200_000)}${']'.repeat(200_000)}`) as unknown;
+    expect(() => editBody(deep)).toThrow(refusal('not valid', /^This step can't be taken as it is/));
+  });
+
   it('is left out of a list that somebody else wrote, and finds nothing in an address', async () => {
     const { program } = listed('Command,Shortcut\nLi\u200bft\u202e stain,F2\nPress\u0000 flat,F3\n');
     expect(program.commands.map((one) => one.name)).toEqual(['Lift stain', 'Press flat']);

@@ -114,16 +114,18 @@ export const fileKeymap = Joi.object({
   spares: Joi.array().items(commandId).max(20_000).unique(),
 });
 
-/** The first text of a value, or name in it, that holds a character nobody could see; null where all can be seen. */
+/** A text of a value, or a name in it, that holds a character nobody could see; null where all can be seen. */
 function oddText(value: unknown): { readonly text: string; readonly odd: string } | null {
-  if (typeof value === 'string') {
-    const odd = oddCharacter(value);
-    return odd === null ? null : { text: withoutOdd(value), odd };
-  }
-  if (value === null || typeof value !== 'object') return null;
-  for (const [name, inside] of Object.entries(value)) {
-    const found = (Array.isArray(value) ? null : oddText(name)) ?? oddText(inside);
-    if (found) return found;
+  // By a list of what is left, since a value may be nested deeper than calls can be.
+  const left: unknown[] = [value];
+  while (left.length > 0) {
+    const one = left.pop();
+    if (typeof one === 'string') {
+      const odd = oddCharacter(one);
+      if (odd !== null) return { text: withoutOdd(one), odd };
+    } else if (Array.isArray(one)) for (const inside of one) left.push(inside);
+    else if (one !== null && typeof one === 'object')
+      for (const [name, inside] of Object.entries(one)) left.push(inside, name);
   }
   return null;
 }
