@@ -10,10 +10,13 @@ const HEADERS = {
   'x-frame-options': 'DENY',
   'content-security-policy': "default-src 'none'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'",
 };
+/** The servers that Next has made. */
+export const servers = [];
 const { createServer } = http;
 
 http.createServer = (...given) => {
   const server = createServer(...given);
+  servers.push(server);
   const { emit } = server;
   server.emit = function (event, ...rest) {
     return (event === 'request' && refuse(...rest)) || emit.call(this, event, ...rest);

@@ -11,3 +11,4 @@ export function startServer(options: {
   nodeArgs?: readonly string[];
 }): ChildProcess;
 export function untilReady(port: number, server: ChildProcess, seconds?: number): Promise<void>;
+export function mustBeFree(port: number): Promise<void>;

@@ -1,7 +1,8 @@
 /** Serves what has been built, and says where. */
-import { startServer, untilReady } from './server.mjs';
+import { mustBeFree, startServer, untilReady } from './server.mjs';
 
 const port = Number(process.env.PORT ?? 4170);
+await mustBeFree(port);
 const server = startServer({ port, quiet: true });
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 server.on('exit', (code) => process.exit(code ?? 0));

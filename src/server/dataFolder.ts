@@ -1,11 +1,8 @@
-import { mkdirSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 
-/** Where everything that a person made lives: `GRAY_PIN_DATA`, else `data/` beside the application. Made if missing. */
+/** Where everything that a person made lives: `GRAY_PIN_DATA`, else `data/` beside the application. */
 export function dataFolder(): string {
-  const folder = resolve(/*turbopackIgnore: true*/ process.env.GRAY_PIN_DATA ?? 'data');
-  mkdirSync(folder, { recursive: true });
-  return folder;
+  return resolve(/*turbopackIgnore: true*/ process.env.GRAY_PIN_DATA ?? 'data');
 }
 
 export function databaseFile(): string {

@@ -1,11 +1,17 @@
 import { AsyncLocalStorage } from 'node:async_hooks';
 import { mkdirSync, statSync } from 'node:fs';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { Sequelize, type Transaction } from 'sequelize';
 import sqlite3 from 'sqlite3';
 import { SequelizeStorage, Umzug } from 'umzug';
 import { databaseFile, dataFolder } from './dataFolder';
 import { migrations } from './migrations';
+import type { Problem } from './problem';
+import { mustOpen } from './stored/mustOpen';
+import { troubleOf } from './stored/troubleOf';
+
+/** So long a file that another process holds is waited for, in ms. */
+const BUSY = 4000;
 
 /**
  * Sequelize opens a connection for each transaction and gives no hook to set it up, so the driver does it: foreign keys
@@ -14,15 +20,20 @@ import { migrations } from './migrations';
 class Connection extends sqlite3.Database {
   constructor(...given: ConstructorParameters<typeof sqlite3.Database>) {
     super(...given);
-    this.configure('busyTimeout', 5000);
-    this.exec('PRAGMA journal_mode = WAL; PRAGMA synchronous = FULL; PRAGMA foreign_keys = ON;', () => {
+    this.configure('busyTimeout', BUSY);
+    this.exec('PRAGMA foreign_keys = ON; PRAGMA synchronous = FULL;', () => {
       // A file that is no database fails here first; the query that follows says so where it can be caught.
     });
   }
 }
 
-/** Opens a database file and brings it up to date, after keeping a copy of it where a migration is due. */
+/**
+ * Opens a database file and brings it up to date, after keeping a copy of it where a migration is due.
+ * @throws Problem when the file can't be used; it is as it was then.
+ */
 export async function openDatabaseFile(file: string): Promise<Sequelize> {
+  mkdirSync(dirname(file), { recursive: true });
+  await mustOpen(file);
   const existed = exists(file);
   const sequelize = new Sequelize({
     dialect: 'sqlite',
@@ -30,7 +41,11 @@ export async function openDatabaseFile(file: string): Promise<Sequelize> {
     logging: false,
     dialectModule: { ...sqlite3, Database: Connection },
     define: { underscored: true, timestamps: false },
+    // The driver waits for a busy file itself.
+    retry: { max: 1 },
   });
+  // Kept in the file for good: reading and writing don't wait for each other.
+  await sequelize.query('PRAGMA journal_mode = WAL');
   const umzug = new Umzug({
     migrations: migrations.map(({ name, up }) => ({
       name,
@@ -39,10 +54,15 @@ export async function openDatabaseFile(file: string): Promise<Sequelize> {
     storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
     logger: undefined,
   });
-  const pending = await umzug.pending();
-  if (pending.length > 0 && existed) await copyDatabase(sequelize, `before-${pending[0]?.name ?? 'migration'}`);
-  await umzug.up();
-  return sequelize;
+  try {
+    const pending = await umzug.pending();
+    if (pending.length > 0 && existed) await copyDatabase(sequelize, `before-${pending[0]?.name ?? 'migration'}`);
+    await umzug.up();
+    return sequelize;
+  } catch (error) {
+    await sequelize.close();
+    throw error;
+  }
 }
 
 /** Keeps a copy of the database beside it, whole even while it is in use. @returns the copy's path. */
@@ -66,6 +86,8 @@ function exists(file: string): boolean {
 const shared = globalThis as {
   grayPinDatabase?: Promise<Sequelize> | undefined;
   grayPinQueue?: Promise<unknown>;
+  /** When the file was last found held by another process. */
+  grayPinHeld?: { readonly at: number; readonly trouble: Problem };
   grayPinMoment?: AsyncLocalStorage<Transaction>;
 };
 shared.grayPinMoment ??= new AsyncLocalStorage<Transaction>();
@@ -93,12 +115,20 @@ export async function closeDatabase(): Promise<void> {
  */
 export async function inTransaction<T>(work: (transaction: Transaction) => Promise<T>): Promise<T> {
   const before = shared.grayPinQueue ?? Promise.resolve();
+  const asked = performance.now();
   const mine = before.then(async () => {
+    // Who waited while the file was held by another process need not wait as long once more.
+    if (shared.grayPinHeld && shared.grayPinHeld.at >= asked) throw shared.grayPinHeld.trouble;
     const sequelize = await database();
     return sequelize.transaction({ type: 'IMMEDIATE' as Transaction.TYPES }, work);
   });
-  shared.grayPinQueue = mine.catch(() => undefined);
-  return mine;
+  const said = mine.catch((error: unknown) => {
+    const trouble = troubleOf(error);
+    if (trouble?.code === 'busy') shared.grayPinHeld = { at: performance.now(), trouble };
+    throw trouble ?? error;
+  });
+  shared.grayPinQueue = said.catch(() => undefined);
+  return said;
 }
 
 /** The transaction in which everything is read of one moment; null where each query reads for itself. */
@@ -112,10 +142,14 @@ export function momentNow(): Transaction | null {
  */
 export async function inOneMoment<T>(work: () => Promise<T>): Promise<T> {
   if (momentNow()) return work();
-  const sequelize = await database();
-  return sequelize.transaction({ type: 'DEFERRED' as Transaction.TYPES }, (transaction) =>
-    moment.run(transaction, work),
-  );
+  try {
+    const sequelize = await database();
+    return await sequelize.transaction({ type: 'DEFERRED' as Transaction.TYPES }, (transaction) =>
+      moment.run(transaction, work),
+    );
+  } catch (error) {
+    throw troubleOf(error) ?? error;
+  }
 }
 
 /** A reader, all of whose queries read of one moment. */

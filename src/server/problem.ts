@@ -1,12 +1,23 @@
 /** Something a person can be told: what happened and what to do. `code` is for the interface to tell cases apart. */
 export class Problem extends Error {
   override name = 'Problem';
+  /** Next shows no message of a failing page; this it hands on, and `app/error.tsx` shows it. */
+  readonly digest: string;
   constructor(
-    readonly code: 'not found' | 'not valid' | 'changed elsewhere' | 'not allowed' | 'unreadable' | 'too large',
+    readonly code:
+      | 'not found'
+      | 'not valid'
+      | 'changed elsewhere'
+      | 'not allowed'
+      | 'unreadable'
+      | 'too large'
+      | 'busy'
+      | 'no room',
     message: string,
     readonly details: Readonly<Record<string, unknown>> = {},
   ) {
     super(message);
+    this.digest = `said: ${message}`;
   }
 }
 
@@ -18,4 +29,6 @@ export const PROBLEM_STATUS: Readonly<Record<Problem['code'], number>> = {
   'not allowed': 403,
   unreadable: 422,
   'too large': 413,
+  busy: 503,
+  'no room': 507,
 };

@@ -1,14 +1,16 @@
 import { PROBLEM_STATUS, Problem } from './problem';
+import { troubleOf } from './stored/troubleOf';
 
 /** Runs a route's work and answers in JSON; problems become their sentence and status, anything else is logged. */
 export async function respond(work: () => Promise<unknown>): Promise<Response> {
   try {
     return Response.json((await work()) ?? {});
   } catch (error) {
-    if (error instanceof Problem) {
+    const problem = error instanceof Problem ? error : troubleOf(error);
+    if (problem) {
       return Response.json(
-        { error: { code: error.code, message: error.message, ...error.details } },
-        { status: PROBLEM_STATUS[error.code] },
+        { error: { code: problem.code, message: problem.message, ...problem.details } },
+        { status: PROBLEM_STATUS[problem.code] },
       );
     }
     console.error(error);

@@ -97,6 +97,21 @@ describe('a keymap on disk', () => {
     await expect(moveOnTape(mine.id, other.revision, 2)).rejects.toEqual(problem('not valid'));
   });
 
+  it('leads back and on along a tape that no longer fits what is stored', async () => {
+    const { mine } = await fresh();
+    const one = await editKeymap(mine.id, 1, give('lift-stain', 'F2'));
+    const two = await editKeymap(mine.id, one.revision, give('lift-stain', 'F3', ['F2']));
+    // As a file may hold it that was changed by hand, or written by a Gray Pin that kept a hook otherwise.
+    await (await database()).query(`UPDATE bindings SET chord = 'F8' WHERE keymap_id = ${mine.id} AND chord = 'F3'`);
+    const back = await moveOnTape(mine.id, two.revision, 1);
+    expect(await stored(mine.id)).toContainEqual(['lift-stain', 'F2']);
+    const start = await moveOnTape(mine.id, back.revision, 0);
+    expect((await stored(mine.id)).map(([command]) => command)).not.toContain('lift-stain');
+    const again = await moveOnTape(mine.id, start.revision, 2);
+    expect(await stored(mine.id)).toContainEqual(['lift-stain', 'F3']);
+    expect(again.cursor).toBe(2);
+  });
+
   it('refuses an edit made on an older state, and one that does not fit, and changes nothing', async () => {
     const { mine } = await fresh();
     await editKeymap(mine.id, 1, give('trim', 'F3'));

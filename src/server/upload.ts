@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import type { Role } from '../core/reading/columnRoles';
 import { Problem } from './problem';
+import type { Asker } from './reading/readApart';
 import { MOST_BYTES } from './reading/understand';
 import { check, columnRoles } from './schemas/schemas';
 
@@ -10,10 +11,14 @@ export type Upload = {
   readonly roles: readonly (readonly Role[] | null)[];
   readonly name: string;
   readonly version: string;
-  /** Which window it came from, and what says that the window no longer waits for it. */
-  readonly window: string;
-  readonly gone: AbortSignal;
+  readonly asker: Asker;
 };
+
+/** Which window a request came from, and what says that it no longer waits. */
+export const askerOf = (request: Request): Asker => ({
+  window: request.headers.get('x-window') ?? '',
+  gone: request.signal,
+});
 
 const fields = Joi.object({
   roles: columnRoles.default([]),
@@ -41,8 +46,7 @@ export async function uploadOf(request: Request): Promise<Upload> {
   return {
     ...given,
     bytes: new Uint8Array(await file.arrayBuffer()),
-    window: request.headers.get('x-window') ?? '',
-    gone: request.signal,
+    asker: askerOf(request),
   };
 }
 

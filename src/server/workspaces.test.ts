@@ -44,6 +44,7 @@ const id = (name: string): string => file.program.commands.find((one) => one.nam
 const [layers, notes] = [id('Layers'), id('Notes')];
 const problem = (code: Problem['code']) => expect.objectContaining({ name: 'Problem', code });
 const at = ({ person, revision }: RoomState) => ({ person, revision });
+const ASKER = { window: 'one', gone: new AbortController().signal };
 let made = 0;
 /** The demo's first program under a name of its own. */
 async function fresh(): Promise<string> {
@@ -190,16 +191,16 @@ describe('a workspace', () => {
     const mending = all.workspaces.find((one) => one.name === 'Mending');
     const { file: out } = await exportWorkspace(mending?.id ?? 0);
     const text = JSON.stringify(out);
-    expect(await importWorkspaces(slug, text)).toEqual({ names: ['Mending'] });
+    expect(await importWorkspaces(slug, text, ASKER)).toEqual({ names: ['Mending'] });
     const after = await loadRoom(slug);
     const both = after.workspaces.filter((one) => one.name === 'Mending').map((one) => one.versions[0]?.contents);
     expect(both[1]).toEqual(both[0]);
     expect(after.keymaps).toEqual(all.keymaps);
-    await expect(importWorkspaces(await fresh(), text)).rejects.toEqual(problem('not valid'));
-    await expect(importWorkspaces(slug, '{"format": "x"}')).rejects.toEqual(problem('unreadable'));
-    await expect(importWorkspaces(slug, '{')).rejects.toEqual(problem('unreadable'));
+    await expect(importWorkspaces(await fresh(), text, ASKER)).rejects.toEqual(problem('not valid'));
+    await expect(importWorkspaces(slug, '{"format": "x"}', ASKER)).rejects.toEqual(problem('unreadable'));
+    await expect(importWorkspaces(slug, '{', ASKER)).rejects.toEqual(problem('unreadable'));
     const broken = { ...out, workspaces: [{ ...out.workspaces[0], appearance: { brightness: 300 } }] };
-    await expect(importWorkspaces(slug, JSON.stringify(broken))).rejects.toEqual(problem('not valid'));
+    await expect(importWorkspaces(slug, JSON.stringify(broken), ASKER)).rejects.toEqual(problem('not valid'));
     // A whole program takes its workspaces along.
     const whole = await exportProgram(slug);
     expect(whole.workspaces?.map((one) => one.name)).toEqual(['Mending', 'Plain desk', 'Packets', 'Mending']);

@@ -7,7 +7,7 @@ import { historyOf } from './historyOf';
 import { type Keymap, keymapOf, rowsOf } from './keymap';
 import { goneFrom, pullTicket, restingOn } from './pullTicket';
 import { sideBySide } from './sideBySide';
-import { applyTicket, invertTicket, type Ticket, TicketMismatch } from './ticket';
+import { applyTicket, invertTicket, replayTickets, type Ticket, TicketMismatch } from './ticket';
 
 const plain = ({ bindings, spares }: Keymap) => [Object.fromEntries([...bindings].sort()), [...spares].sort()];
 const at = (keymap: Keymap, tape: readonly Ticket[]) => tape.reduce(applyTicket, keymap);
@@ -32,6 +32,26 @@ describe('keymaps and tickets', () => {
     expect(() => applyTicket(other, ticket)).toThrow(TicketMismatch);
     expect(rowsOf(other)).toEqual([['undo', 'F9']]);
     expect(rowsOf(applyTicket(keymap, ticket))).toEqual([['undo', 'F2']]);
+  });
+
+  it('a tape leads on and back to what it says, also where the keymap is not what it rests on', () => {
+    fc.assert(
+      fc.property(fc.array(anyKeymap, { minLength: 2, maxLength: 5 }), anyKeymap, (states, odd) => {
+        const tape = states.slice(1).map((to, i) => ({
+          title: `${i}`,
+          changes: compareKeymaps(states[i] as Keymap, to),
+        }));
+        const [first, last] = [states[0] as Keymap, states.at(-1) as Keymap];
+        const back = [...tape].reverse().map(invertTicket);
+        // One that fits goes as every ticket goes.
+        expect(plain(replayTickets(first, tape))).toEqual(plain(last));
+        // From anywhere: what the tape touches is as it says in the end, the rest stays.
+        const touched = new Set(tape.flatMap((one) => one.changes.map((change) => change.command)));
+        const ends = replayTickets(replayTickets(odd, tape), back);
+        for (const id of new Set([...touched, ...odd.bindings.keys()]))
+          expect(ends.bindings.get(id)).toEqual((touched.has(id) ? first : odd).bindings.get(id));
+      }),
+    );
   });
 
   it('rows come back as they went in, repeated ones once', () => {

@@ -2,7 +2,7 @@ import type { ChordText } from '../chord/chord';
 import { cutText } from '../text/cutText';
 import { compareKeymaps } from './compareKeymaps';
 import type { Keymap } from './keymap';
-import { applyTicket, type Change, invertTicket, type Ticket } from './ticket';
+import { type Change, invertTicket, replayTickets, type Ticket } from './ticket';
 
 /**
  * The later tickets that rest on one of the tape, by their places counted from 1: they touch a command that it touches,
@@ -42,8 +42,11 @@ export function restingOn(
  */
 export function pullTicket(keymap: Keymap, tape: readonly Ticket[], positions: readonly number[]): Ticket | null {
   const gone = new Set([...goneFrom(tape), ...positions]);
-  const start = [...tape].reverse().map(invertTicket).reduce(applyTicket, keymap);
-  const without = tape.filter((ticket, i) => !gone.has(i + 1) && !ticket.pulled).reduce(applyTicket, start);
+  const start = replayTickets(keymap, [...tape].reverse().map(invertTicket));
+  const without = replayTickets(
+    start,
+    tape.filter((ticket, i) => !gone.has(i + 1) && !ticket.pulled),
+  );
   const changes = compareKeymaps(keymap, without);
   if (changes.length === 0) return null;
   const names = positions.map((position) => tape[position - 1]?.title ?? '');

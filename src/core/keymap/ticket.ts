@@ -44,6 +44,31 @@ export function applyTicket(keymap: Keymap, ticket: Ticket): Keymap {
   return { bindings, spares };
 }
 
+/**
+ * The keymap after tickets of its own tape, one after the other. Where one does not fit what it rests on, its commands get
+ * what it says, so that a tape leads on and back whatever has become of the bindings.
+ */
+export function replayTickets(keymap: Keymap, tickets: readonly Ticket[]): Keymap {
+  return tickets.reduce((at, ticket) => {
+    try {
+      return applyTicket(at, ticket);
+    } catch (error) {
+      if (error instanceof TicketMismatch) return applyTicket(at, fitted(at, ticket));
+      throw error;
+    }
+  }, keymap);
+}
+
+/** A ticket to the same end from where the keymap is. */
+function fitted(keymap: Keymap, ticket: Ticket): Ticket {
+  const changes = ticket.changes.map((change): Change => {
+    const { command, spare } = change;
+    const own = { ...change, before: bindingsOf(keymap, command) };
+    return spare ? { ...own, spare: [keymap.spares.has(command), spare[1]] } : own;
+  });
+  return { ...ticket, changes };
+}
+
 /** The exact inverse: applied after the ticket, it gives the keymap there was before. */
 export function invertTicket(ticket: Ticket): Ticket {
   return {

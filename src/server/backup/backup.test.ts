@@ -16,10 +16,10 @@ import { closeDatabase } from '../database';
 import { databaseFile, dataFolder } from '../dataFolder';
 import { seedDemo } from '../demo/seedDemo';
 import type { Problem } from '../problem';
+import { openPlainFile } from '../stored/plainFile';
 import { editKeymap } from '../useCases/editKeymap';
 import { loadKeymapView, loadKeymapViewById } from '../useCases/screens';
 import { copyOfToday } from './keepDaily';
-import { openPlainFile } from './plainFile';
 import { restoreFrom } from './restoreFrom';
 import { saveEverything } from './saveEverything';
 

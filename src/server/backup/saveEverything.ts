@@ -1,7 +1,7 @@
 import { existsSync, renameSync, rmSync } from 'node:fs';
 import { databaseFile } from '../dataFolder';
 import { Problem } from '../problem';
-import { openPlainFile } from './plainFile';
+import { openPlainFile } from '../stored/plainFile';
 
 /**
  * Writes everything that is stored as one file, whole also while the server runs and edits come in. The file appears under

@@ -9,7 +9,7 @@ const LIST = bytes('Menu,Command,Shortcut\nRepair,Lift stain,F9\nRepair,Dust swe
 /** A list that takes its time: many keys in many cells. */
 const LONG = bytes(Array.from({ length: 3500 }, (_, i) => `Command ${i},${'Ctrl+K or '.repeat(99)}F2`).join('\n'));
 const read = (given: Uint8Array, window = 'one', gone = new AbortController().signal) =>
-  readApart({ bytes: given, roles: [], window, gone });
+  readApart({ as: 'program', bytes: given, roles: [] }, { window, gone });
 const refusal = (code: Problem['code'], message: RegExp) =>
   expect.objectContaining({ name: 'Problem', code, message: expect.stringMatching(message) });
 

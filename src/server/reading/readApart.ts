@@ -1,13 +1,13 @@
 import { join } from 'node:path';
 import { Worker } from 'node:worker_threads';
 import { Problem } from '../problem';
-import type { Answer, Question } from './reader';
-import type { Understood } from './understand';
+import type { Answer, Answers, Question } from './reader';
 
-/** A file to be read: which window asks, and what says that it no longer waits. */
-export type Reading = Question & { readonly window: string; readonly gone: AbortSignal };
-type Job = Reading & {
-  readonly done: (understood: Understood) => void;
+/** Who asks for a file to be read: which window, and what says that it no longer waits. */
+export type Asker = { readonly window: string; readonly gone: AbortSignal };
+type Job = Asker & {
+  readonly question: Question;
+  readonly done: (understood: Answers[Question['as']]) => void;
   readonly failed: (why: Error) => void;
 };
 
@@ -27,13 +27,16 @@ const reading = new Set<Job>();
  * a window, the others wait their turn; with a limit of time and memory; no longer when the window is gone.
  * @throws Problem in a plain sentence; nothing is changed either way.
  */
-export function readApart({ bytes, roles, window, gone }: Reading): Promise<Understood> {
-  return new Promise((done, failed) => {
+export async function readApart<Asked extends Question>(
+  question: Asked,
+  { window, gone }: Asker,
+): Promise<Answers[Asked['as']]> {
+  const understood = await new Promise<Answers[Question['as']]>((done, failed) => {
     if (waiting.length >= MOST_WAITING) {
       failed(new Problem('not valid', 'Too many files are being read just now. Try again in a moment.'));
       return;
     }
-    const job: Job = { bytes, roles, window, gone, done, failed };
+    const job: Job = { question, window, gone, done, failed };
     waiting.push(job);
     gone.addEventListener('abort', () => {
       const at = waiting.indexOf(job);
@@ -42,7 +45,12 @@ export function readApart({ bytes, roles, window, gone }: Reading): Promise<Unde
     });
     next();
   });
+  return understood as Answers[Asked['as']];
 }
+const NOT_UNDERSTOOD = new Problem(
+  'unreadable',
+  'Something in this file could not be understood, so reading it stopped and nothing was changed. Save only the list as CSV and try that.',
+);
 const LEFT = new Problem('not valid', 'The page was left before the file was read, so nothing was changed.');
 
 /** Begins whatever may begin. */
@@ -61,18 +69,20 @@ function next(): void {
   }
 }
 
-async function read({ bytes, roles, gone }: Job): Promise<Understood> {
+async function read({ question, gone }: Job): Promise<Answers[Question['as']]> {
   if (gone.aborted) throw LEFT;
-  const worker = threadFor({ bytes, roles });
+  const worker = threadFor(question);
   const late = setTimeout(() => void worker.terminate(), LONGEST);
   const leave = (): void => void worker.terminate();
   gone.addEventListener('abort', leave);
   try {
     const answer = await new Promise<Answer>((resolve, reject) => {
       worker.once('message', resolve);
-      worker.once('error', (error: NodeJS.ErrnoException) =>
-        reject(error.code === 'ERR_WORKER_OUT_OF_MEMORY' ? tooMuch('memory') : error),
-      );
+      worker.once('error', (error: NodeJS.ErrnoException) => {
+        if (error.code === 'ERR_WORKER_OUT_OF_MEMORY') return reject(tooMuch('memory'));
+        console.error(error);
+        reject(NOT_UNDERSTOOD);
+      });
       worker.once('exit', () => reject(gone.aborted ? LEFT : tooMuch('time')));
     });
     if (!answer.ok) throw new Problem(answer.code, answer.message);

@@ -1,5 +1,6 @@
 import { InconsistentFile } from '../../core/file/keymapFile';
 import { fromProgramFile, type ProgramFile, type ProgramWithKeymaps } from '../../core/file/programFile';
+import type { WorkspaceFile } from '../../core/file/workspaceFile';
 import type { Role } from '../../core/reading/columnRoles';
 import { decodeText } from '../../core/reading/decodeText';
 import { type Reading, readCommandList } from '../../core/reading/readCommandList';
@@ -7,6 +8,7 @@ import { UnreadableList } from '../../core/reading/tables';
 import { Problem } from '../problem';
 import { programFile } from '../schemas/files';
 import { check } from '../schemas/schemas';
+import { workspaceFile } from '../schemas/workspaces';
 
 export const MOST_BYTES = 5 * 1024 * 1024;
 
@@ -60,4 +62,20 @@ export function readProgramFile(text: string): ProgramWithKeymaps {
     if (error instanceof InconsistentFile) throw new Problem('unreadable', error.message);
     throw error;
   }
+}
+
+/** Reads a file of workspaces. @throws Problem when it is not one. */
+export function readWorkspaceFile(text: string): WorkspaceFile {
+  let json: unknown;
+  try {
+    json = JSON.parse(text);
+  } catch {
+    throw new Problem('unreadable', 'This file breaks off or is damaged. Export it again and try that one.');
+  }
+  if ((json as { format?: unknown } | null)?.format !== 'gray-pin-workspaces')
+    throw new Problem(
+      'unreadable',
+      'This is not a file with workspaces. Export one from the list of workspaces first.',
+    );
+  return workspaceFile(json);
 }

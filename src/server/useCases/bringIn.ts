@@ -66,9 +66,11 @@ export async function changeProgram(slug: string, wish: { name?: string; putAway
   );
 }
 
+const read = ({ bytes, roles, asker }: Upload) => readApart({ as: 'program', bytes, roles }, asker);
+
 /** Says what a file holds, without changing anything. */
 export async function previewUpload(upload: Upload): Promise<Preview> {
-  const found = await readApart(upload);
+  const found = await read(upload);
   if (found.kind === 'list') {
     return { kind: 'list', reading: found.reading, encoding: found.encoding, name: nameFrom(found.reading) };
   }
@@ -85,7 +87,7 @@ export async function previewUpload(upload: Upload): Promise<Preview> {
 /** Brings a file in, under the name given or its own. @returns the program's address. */
 export async function bringInUpload(upload: Upload): Promise<string> {
   const { name, version } = upload;
-  const found = await readApart(upload);
+  const found = await read(upload);
   if (found.kind === 'list') {
     return bringIn(programFromList(found.reading, name || nameFrom(found.reading), version || '1'));
   }

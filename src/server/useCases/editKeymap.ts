@@ -1,7 +1,14 @@
 import type { Transaction } from 'sequelize';
 import { compareKeymaps } from '../../core/keymap/compareKeymaps';
 import { holds, type Keymap } from '../../core/keymap/keymap';
-import { applyTicket, type Change, invertTicket, type Ticket, TicketMismatch } from '../../core/keymap/ticket';
+import {
+  applyTicket,
+  type Change,
+  invertTicket,
+  replayTickets,
+  type Ticket,
+  TicketMismatch,
+} from '../../core/keymap/ticket';
 import { formOf } from '../../core/program/formOf';
 import { DEFAULT_RULES, type Kind, type Rules } from '../../core/program/program';
 import type { DraftState } from '../../core/view/views';
@@ -151,7 +158,7 @@ async function moveTo(id: number, revision: number, cursor: number, transaction:
   const from = await loadBindings(id, transaction);
   const steps =
     cursor < row.cursor ? tape.slice(cursor, row.cursor).reverse().map(invertTicket) : tape.slice(row.cursor, cursor);
-  const to = steps.reduce(applyTicket, from);
+  const to = replayTickets(from, steps);
   const changes = compareKeymaps(from, to);
   await writeChanges(id, changes, transaction);
   await advance(row, row.revision, cursor, now(), transaction);

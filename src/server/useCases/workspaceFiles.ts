@@ -10,6 +10,7 @@ import { compareKeymaps } from '../../core/keymap/compareKeymaps';
 import type { Workspace } from '../../core/workspace/room';
 import { inTransaction, ofOneMoment } from '../database';
 import { Problem } from '../problem';
+import { type Asker, readApart } from '../reading/readApart';
 import { factoryRow, insertKeymap, type KeymapRow, listKeymaps, loadBindings } from '../repositories/keymaps';
 import { findProgram, loadProgram, type ProgramRow } from '../repositories/programs';
 import { select } from '../repositories/rows';
@@ -20,7 +21,6 @@ import {
   type WorkspaceRow,
   workspaceById,
 } from '../repositories/workspaces';
-import { workspaceFile } from '../schemas/workspaces';
 
 /** A workspace with its keymap named instead of numbered. */
 async function named(row: WorkspaceRow, keymaps: readonly KeymapRow[]): Promise<NamedWorkspace> {
@@ -68,8 +68,12 @@ async function factoryOf(row: ProgramRow) {
  * Brings workspaces in from a file of ours, and the keymaps that belong to them unless the same are there already.
  * @returns the names of the workspaces. @throws Problem when the file is not one, or of another program.
  */
-export async function importWorkspaces(slug: string, text: string): Promise<{ readonly names: readonly string[] }> {
-  const file = workspaceFile(parsed(text));
+export async function importWorkspaces(
+  slug: string,
+  text: string,
+  asker: Asker,
+): Promise<{ readonly names: readonly string[] }> {
+  const file = await readApart({ as: 'workspaces', text }, asker);
   const row = await findProgram(slug);
   if (file.program.name !== row.name)
     throw new Problem(
@@ -114,21 +118,6 @@ async function sameKeymap({ name, keymap }: NamedKeymap, keymaps: readonly Keyma
     if (one.factory === 0 && one.name === name && compareKeymaps(await loadBindings(one.id), keymap).length === 0)
       return one.id;
   return null;
-}
-
-function parsed(text: string): unknown {
-  let json: unknown;
-  try {
-    json = JSON.parse(text);
-  } catch {
-    throw new Problem('unreadable', 'This file breaks off or is damaged. Export it again and try that one.');
-  }
-  if ((json as { format?: unknown } | null)?.format !== 'gray-pin-workspaces')
-    throw new Problem(
-      'unreadable',
-      'This is not a file with workspaces. Export one from the list of workspaces first.',
-    );
-  return json;
 }
 
 const now = (): string => new Date().toISOString();

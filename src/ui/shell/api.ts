@@ -37,7 +37,7 @@ export async function ask<T>(
       ...(body instanceof FormData
         ? { body, headers: WINDOW }
         : body
-          ? { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }
+          ? { body: JSON.stringify(body), headers: { ...WINDOW, 'content-type': 'application/json' } }
           : {}),
     });
   } catch {
