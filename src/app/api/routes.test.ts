@@ -1,143 +1,17 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import fc from 'fast-check';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { DEFAULT_SHEET } from '@/core/sheet/sheetSpec';
+import { beforeAll, describe, expect, it } from 'vitest';
 import { withoutOdd } from '@/core/text/oddCharacter';
-import { EMPTY_PLAN } from '@/core/transfer/matchPlan';
-import { closeDatabase } from '@/server/database';
-import { seedDemo } from '@/server/demo/seedDemo';
-import { findKeymap } from '@/server/repositories/keymaps';
-import { findProgram } from '@/server/repositories/programs';
-import { loadProgramView } from '@/server/useCases/editProgram';
-import { deriveKeymap } from '@/server/useCases/match';
-import { loadKeymapView } from '@/server/useCases/screens';
-import { keepSheet, loadSheets } from '@/server/useCases/sheets';
-import { exportWorkspace } from '@/server/useCases/workspaceFiles';
-import { keepWorkspace, loadRoom } from '@/server/useCases/workspaces';
-import { allRoutes, type Route } from '../testing/callRoute';
+import { onDemoDatabase } from '@/server/testing/onDemoDatabase';
+import { allRoutes, askRoute, type Route, takesFile } from '../testing/callRoute';
+import { KEYMAP, PROGRAM, prepareTakes, SPEC, type Takes } from '../testing/prepareTakes';
 
-const folder = mkdtempSync(join(tmpdir(), 'gray-pin-'));
+onDemoDatabase();
 let routes: readonly Route[] = [];
-const PROGRAM = 'tarnlight';
-const KEYMAP = 'sheet-retouching';
-let keymap = 0;
-let other = 0;
-let derived = 0;
-let workspace = 0;
-let sheet = 0;
-let command = '';
-const [SPEC, PARTS] = [DEFAULT_SHEET, ['menus', 'tools'] as const];
-
+let all: Takes = { takes: {}, idFor: () => 0 };
 beforeAll(async () => {
-  process.env.GRAY_PIN_DATA = folder;
-  await seedDemo('demo');
   routes = await allRoutes();
-  const view = await loadKeymapView(PROGRAM, KEYMAP);
-  keymap = view.draft.id;
-  const withKeys = new Set(view.bindings.map(([id]) => id));
-  command = view.program.commands.find((one) => one.kind === 'menu item' && !withKeys.has(one.id))?.id ?? '';
-  other = (await findKeymap((await findProgram(PROGRAM)).id, 'factory-keys')).id;
-  derived = (await deriveKeymap(other, { name: 'Derived', owner: '', source: other, ticket: null }, EMPTY_PLAN)).id;
-  workspace = (await keepWorkspace(PROGRAM, await at(), { name: 'Mine', owner: '', parts: [...PARTS] })).workspace ?? 0;
-  await keepSheet(keymap, 'One page', SPEC);
-  sheet = (await loadSheets(PROGRAM, KEYMAP)).sheets[0]?.id ?? 0;
+  all = await prepareTakes();
 }, 60_000);
-afterAll(async () => {
-  await closeDatabase();
-  rmSync(folder, { recursive: true, force: true });
-});
-
-const at = async () => {
-  const { person, revision } = (await loadRoom(PROGRAM)).state;
-  return { person, revision };
-};
-const state = async () => (await loadKeymapView(PROGRAM, KEYMAP)).draft;
-const revision = async () => ({ revision: (await state()).revision });
-const upload = async () => {
-  const form = new FormData();
-  form.set('file', new Blob(['Command,Keys\nLift leaf,F2\nPress leaf,F3\n']), 'list.csv');
-  form.set('name', `Brought ${Math.random()}`);
-  return form;
-};
-const query = (values: Record<string, string>) => async () => new URLSearchParams(values);
-const nothing = async () => ({});
-
-/** What each route takes. */
-const TAKES: Readonly<Record<string, () => Promise<object>>> = {
-  'POST counterparts': async () => ({ program: PROGRAM, command, other: 'nibshore', counterpart: null }),
-  'GET everything': nothing,
-  'GET health': nothing,
-  'GET icons': query({ find: 'brush' }),
-  'PATCH keymaps/[id]': async () => ({ owner: 'Somebody' }),
-  'PATCH keymaps/[id]/derivation': async () => ({ plan: EMPTY_PLAN, derived: [[command, 'F2']], theirs: [] }),
-  'POST keymaps/[id]/derive': async () => ({
-    name: 'Derived',
-    owner: '',
-    source: other,
-    ticket: null,
-    plan: EMPTY_PLAN,
-  }),
-  'POST keymaps/[id]/discard': revision,
-  'POST keymaps/[id]/duplicate': async () => ({ name: 'A copy', owner: '' }),
-  'POST keymaps/[id]/edits': async () => {
-    const { draft, bindings } = await loadKeymapView(PROGRAM, KEYMAP);
-    const before = bindings.filter(([id]) => id === command).map(([, chord]) => ({ chord }));
-    const after = before.some((one) => one.chord === 'Alt+F9') ? [] : [{ chord: 'Alt+F9' }];
-    return { revision: draft.revision, ticket: { title: 'A step', changes: [{ command, before, after }] } };
-  },
-  'GET keymaps/[id]/history': nothing,
-  'POST keymaps/[id]/keep': revision,
-  'POST keymaps/[id]/keep-as-new': async () => ({ ...(await revision()), name: 'Kept', owner: '' }),
-  'PATCH keymaps/[id]/match': async () => ({ source: other, plan: EMPTY_PLAN }),
-  'POST keymaps/[id]/sheets': async () => ({ name: 'A sheet', spec: SPEC }),
-  'POST keymaps/[id]/tape': async () => ({ ...(await revision()), cursor: 0 }),
-  'PATCH keymaps/[id]/ticks': async () => ({ from: other, ticks: ['a step'] }),
-  'PATCH keymaps/[id]/uses': async () => ({ uses: { [command]: 12 }, all: false }),
-  'GET keymaps/[id]/view': nothing,
-  'PATCH keymaps/[id]/wishes': async () => ({
-    wishes: [command],
-    layers: [['Mod']],
-    functionKeys: true,
-    spendSpares: true,
-    spendBelow: null,
-    pins: [],
-    forbids: [[command, 'F2']],
-    stays: [],
-  }),
-  'POST programs': upload,
-  'PATCH programs/[slug]': async () => ({ name: 'Tarnlight' }),
-  'POST programs/[slug]/facts': async () => {
-    const { revision, program } = await loadProgramView(PROGRAM);
-    const { contexts, rules, commands } = program;
-    return { revision, title: 'As it is', facts: { contexts, rules, commands } };
-  },
-  'GET programs/[slug]/file': nothing,
-  'GET programs/[slug]/room': nothing,
-  'POST programs/[slug]/room': async () => ({
-    ...(await at()),
-    title: 'Marked',
-    parts: { menus: { marks: [[command, 'woad']], hidden: [] } },
-  }),
-  'POST programs/[slug]/room/steps': async () => ({ ...(await at()), cursor: 0 }),
-  'POST programs/[slug]/undo': async () => ({ revision: (await loadProgramView(PROGRAM)).revision }),
-  'POST programs/[slug]/workspaces': async () => ({ ...(await at()), name: 'New', owner: '', parts: PARTS }),
-  'POST programs/[slug]/workspaces/file': async () => ({
-    text: JSON.stringify((await exportWorkspace(workspace)).file),
-  }),
-  'POST reading': upload,
-  'PATCH settings': async () => ({ lamp: 'dim', notation: 'mac' }),
-  'GET sheets': query({ program: PROGRAM, keymap: KEYMAP, as: 'csv', contents: 'all' }),
-  'PATCH sheets/[id]': async () => ({ name: 'Renamed', spec: SPEC, putAway: false }),
-  'GET sheets/programs': query({ program: PROGRAM, keymap: KEYMAP, programs: 'nibshore/factory-keys' }),
-  'PATCH workspaces/[id]': async () => ({ name: 'Mine' }),
-  'POST workspaces/[id]/duplicate': async () => ({ name: 'Mine again', owner: '' }),
-  'GET workspaces/[id]/file': nothing,
-  'POST workspaces/[id]/keep': async () => ({ ...(await at()), parts: PARTS }),
-  'POST workspaces/[id]/switch': at,
-  'POST workspaces/[id]/version': async () => ({ number: 1 }),
-};
 
 /** The parts of a body that may be left out. Whatever else a body has, it needs; of a PATCH without any, one part at least. */
 const MAY_LACK: Readonly<Record<string, readonly string[]>> = {
@@ -152,23 +26,9 @@ const MAY_LACK: Readonly<Record<string, readonly string[]>> = {
   'POST workspaces/[id]/duplicate': ['owner'],
 };
 
-const idFor = (name: string): number => {
-  if (name.includes('workspaces/[id]')) return workspace;
-  if (name.includes('sheets/[id]')) return sheet;
-  return name.endsWith('derivation') ? derived : keymap;
-};
-
-const takesFile = (name: string): boolean => name === 'POST programs' || name === 'POST reading';
-
-/** Asks a route. A body goes as it is where it is a form, in the address where it is a query, else as JSON. */
-function send({ name, handler }: Route, body: unknown, id: string | number = idFor(name), slug = PROGRAM) {
-  const [method = ''] = name.split(' ');
-  const address = `http://127.0.0.1/api${body instanceof URLSearchParams ? `?${body}` : ''}`;
-  const content = body instanceof FormData ? body : JSON.stringify(body);
-  const init = method === 'GET' ? { method } : { method, body: content };
-  return handler(new Request(address, init), { params: Promise.resolve({ id: String(id), slug }) });
-}
-const takes = (name: string) => (TAKES[name] as () => Promise<object>)();
+const send = (route: Route, body: unknown, id: string | number = all.idFor(route.name), slug = PROGRAM) =>
+  askRoute(route, body, { id: String(id), slug });
+const takes = (name: string) => (all.takes[name] as () => Promise<object>)();
 /** Says of an answer that refuses that it is a sentence which tells what to do, and not a failure of ours. */
 async function refused(name: string, response: Response): Promise<void> {
   expect(response.status, name).toBeGreaterThanOrEqual(400);
@@ -179,7 +39,7 @@ async function refused(name: string, response: Response): Promise<void> {
 
 describe('every route', () => {
   it('is told here what it takes, and takes it', async () => {
-    expect(routes.map((one) => one.name).sort()).toEqual(Object.keys(TAKES).sort());
+    expect(routes.map((one) => one.name).sort()).toEqual(Object.keys(all.takes).sort());
     for (const route of routes) {
       const response = await send(route, await takes(route.name));
       // There may be no step to take back, which is said.
@@ -201,7 +61,7 @@ describe('every route', () => {
 
   it('refuses nonsense with a sentence, and never fails at it', async () => {
     const posting = routes.filter((one) => !one.name.startsWith('GET'));
-    const asForm = (body: unknown, name: string): unknown => (takesFile(name) ? formOf(body) : body);
+    const asForm = (body: unknown, name: string) => (takesFile(name) ? formOf(body) : JSON.stringify(body));
     await fc.assert(
       fc.asyncProperty(fc.constantFrom(...posting), fc.jsonValue({ maxDepth: 3 }), async (route, body) => {
         const response = await send(route, asForm(body, route.name));
@@ -215,7 +75,7 @@ describe('every route', () => {
       const request = new Request('http://127.0.0.1/api', { method: 'POST', body: '{"revision": 1' });
       await refused(
         name,
-        await handler(request, { params: Promise.resolve({ id: String(idFor(name)), slug: PROGRAM }) }),
+        await handler(request, { params: Promise.resolve({ id: String(all.idFor(name)), slug: PROGRAM }) }),
       );
     }
   }, 60_000);
