@@ -51,13 +51,13 @@ test('only this machine’s own pages are let in', async ({ request, baseURL }) 
   expect((await request.post('/api/keymaps/1/edits', { data: '{' })).status()).toBe(400);
 });
 
-/** So many edits, one in seven of them cut off. */
-const EDITS = FULL ? 100 : 28;
+/** So many edits, one in seven of them cut off; `KILLS=200` for as many kills. */
+const EDITS = process.env.KILLS ? 7 * Number(process.env.KILLS) : FULL ? 100 : 28;
 
 test(`kill -9 at any moment of ${EDITS} edits loses none that was confirmed, and the database opens`, async ({
   server: { port: beside },
 }, info) => {
-  test.setTimeout(240_000);
+  test.setTimeout(240_000 + EDITS * 1000);
   // Far enough from the workers, and none that a browser refuses, as 4190.
   const port = beside + 20;
   const data = info.outputPath('data');

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { runScript } from '../scripts/server.mjs';
 import { open, reload } from './support/browser';
 import { expect, type Page, test } from './support/test';
 
@@ -31,6 +32,18 @@ test('duplicate, rename, put away, bring back', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Nibshore' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Bring it back' }).click();
   await expect(page.getByRole('heading', { name: 'Nibshore' })).toBeVisible();
+});
+
+test('everything is saved as one file, which restoring takes', async ({ page }, info) => {
+  await open(page, '/shelf');
+  const coming = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Save everything…' }).click();
+  const saved = await coming;
+  expect(saved.suggestedFilename()).toMatch(/^Gray Pin \d{4}-\d{2}-\d{2}\.sqlite$/);
+  const [file, data] = [info.outputPath('saved.sqlite'), info.outputPath('data')];
+  await saved.saveAs(file);
+  runScript('restore.ts', [file], { GRAY_PIN_DATA: data });
+  expect(readFileSync(`${data}/gray-pin.sqlite`)).toEqual(readFileSync(file));
 });
 
 for (const [file, name, commands, odd] of [

@@ -11,7 +11,7 @@ import {
 } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
 import { closeDatabase } from '../database';
 import { databaseFile, dataFolder } from '../dataFolder';
 import { seedDemo } from '../demo/seedDemo';
@@ -19,7 +19,7 @@ import type { Problem } from '../problem';
 import { openPlainFile } from '../stored/plainFile';
 import { editKeymap } from '../useCases/editKeymap';
 import { loadKeymapView, loadKeymapViewById } from '../useCases/screens';
-import { copyOfToday } from './keepDaily';
+import { copyOfToday, keepDaily } from './keepDaily';
 import { restoreFrom } from './restoreFrom';
 import { saveEverything } from './saveEverything';
 
@@ -57,6 +57,21 @@ async function looked<Row>(path: string, sql: string): Promise<Row | undefined> 
 }
 const cursorIn = async (path: string): Promise<number | undefined> =>
   (await looked<{ cursor: number }>(path, `SELECT cursor FROM keymaps WHERE id = ${keymap}`))?.cursor;
+/** Kills a script at many moments, from before it is loaded on, and lets it end once. @returns how far the tape in a file was each time. */
+async function killed(script: 'backup' | 'restore', file: string): Promise<(number | undefined)[]> {
+  const outcomes = new Set<number | undefined>();
+  const kills = process.env.FULL === '1' ? 20 : 5;
+  for (let i = 0; i <= kills; i++) {
+    const running = spawn(process.execPath, ['--import', 'tsx', `scripts/${script}.ts`, saved], { stdio: 'ignore' });
+    const ended = new Promise((resolve) => running.once('exit', resolve));
+    const deadly = i < kills ? setTimeout(() => running.kill('SIGKILL'), 100 + (900 * i) / kills) : undefined;
+    await ended;
+    clearTimeout(deadly);
+    expect(await looked(file, 'PRAGMA integrity_check')).toEqual({ integrity_check: 'ok' });
+    outcomes.add(await cursorIn(file));
+  }
+  return [...outcomes].sort();
+}
 const refusal = (code: Problem['code'], message: RegExp) =>
   expect.objectContaining({ name: 'Problem', code, message: expect.stringMatching(message) });
 
@@ -87,6 +102,29 @@ describe('a copy a day', () => {
         await copyOfToday(new Date(`2026-05-${`${day}`.padStart(2, '0')}T${hour}:00:00Z`));
     expect(daily()).toEqual([3, 4, 5, 6, 7, 8, 9].map((day) => `gray-pin daily 2026-05-0${day}.sqlite`));
     expect(await cursorIn(join(dataFolder(), 'copies', daily()[0] ?? ''))).toBe(await cursor());
+  });
+});
+
+describe('an hour later', () => {
+  afterEach(() => {
+    vi.useRealTimers();
+    vi.restoreAllMocks();
+  });
+
+  it('today’s copy is looked for again, and that none can be kept stops nobody', async () => {
+    vi.useFakeTimers({ toFake: ['setInterval', 'Date'], now: new Date('2026-06-01T08:00:00Z') });
+    const [copies, said] = [join(dataFolder(), 'copies'), vi.spyOn(console, 'error').mockReturnValue()];
+    const has = (day: string) => () => expect(existsSync(join(copies, `gray-pin daily ${day}.sqlite`))).toBe(true);
+    keepDaily();
+    await vi.waitFor(has('2026-06-01'));
+    vi.setSystemTime(new Date('2026-06-02T08:00:00Z'));
+    rmSync(copies, { recursive: true });
+    writeFileSync(copies, 'no folder');
+    vi.advanceTimersByTime(3_600_000);
+    await vi.waitFor(() => expect(said).toHaveBeenCalledWith('Today’s copy could not be kept.', expect.anything()));
+    rmSync(copies);
+    vi.advanceTimersByTime(3_600_000);
+    await vi.waitFor(has('2026-06-02'));
   });
 });
 
@@ -134,19 +172,16 @@ describe('restoring', () => {
     await saveEverything(saved);
     const was = await edit();
     await closeDatabase();
-    const outcomes = new Set<number | undefined>();
-    const restoring = ['--import', 'tsx', 'scripts/restore.ts', saved];
-    const kills = process.env.FULL === '1' ? 20 : 5;
-    for (let i = 0; i <= kills; i++) {
-      const script = spawn(process.execPath, restoring, { stdio: 'ignore' });
-      const ended = new Promise((resolve) => script.once('exit', resolve));
-      // From before it is loaded on; the last one is let end.
-      const deadly = i < kills ? setTimeout(() => script.kill('SIGKILL'), 100 + (900 * i) / kills) : undefined;
-      await ended;
-      clearTimeout(deadly);
-      expect(await looked(databaseFile(), 'PRAGMA integrity_check')).toEqual({ integrity_check: 'ok' });
-      outcomes.add(await cursorIn(databaseFile()));
-    }
-    expect([...outcomes].sort()).toEqual([came, was].sort());
+    expect(await killed('restore', databaseFile())).toEqual([came, was].sort());
+  }, 120_000);
+
+  it('killed at any moment of saving leaves the file saved before or the new one, and all that is stored', async () => {
+    const before = await cursor();
+    await saveEverything(saved);
+    const after = await edit();
+    await closeDatabase();
+    expect(await killed('backup', saved)).toEqual([before, after].sort());
+    expect(await looked(databaseFile(), 'PRAGMA integrity_check')).toEqual({ integrity_check: 'ok' });
+    expect(await cursorIn(databaseFile())).toBe(after);
   }, 120_000);
 });
