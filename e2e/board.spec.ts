@@ -109,8 +109,8 @@ test('the finder filters and finds by menu; the keyboard follows the modifiers h
     `${yours.replace(/\D/g, '')} commands`,
   );
   await page.getByRole('button', { name: /^All \d/ }).click();
-  await page.getByRole('combobox').fill('from color paper');
-  await expect(page.getByRole('option').first()).toContainText('Paper mask');
+  await page.getByRole('combobox').fill('from color green');
+  await expect(page.getByRole('option').first()).toContainText('Green mask');
   await page.getByRole('combobox').fill('no such thing');
   await expect(page.getByText('Nothing here is called')).toBeVisible();
   await page.getByRole('button', { name: 'Show all commands' }).click();
@@ -154,7 +154,7 @@ test('a stale window is told and offered the newer state, and overwrites nothing
 });
 
 test('keeping changes and the tape: back to a ticket, forward again, a kept mark', async ({ page }) => {
-  await open(page, '/board/tarnlight/packet-pictures/remove-foxing');
+  await open(page, '/board/tarnlight/packet-pictures/lift-foxing');
   for (const key of ['Alt+Shift+F2', 'Alt+Shift+F12']) {
     await page.getByLabel(/Press the keys/).press(key);
     await bench(page)

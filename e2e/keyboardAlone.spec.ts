@@ -28,7 +28,7 @@ test('a keyboard alone: from the Shelf to a changed key, kept, and its sheet', a
   // The press field never catches a keyboard: Tab goes on, Esc goes back to the list.
   await tabTo((text) => /^(Use it|Take it)/.test(text));
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('region', { name: 'Change tape' })).toContainText('Remove scan lines');
+  await expect(page.getByRole('region', { name: 'Change tape' })).toContainText('Lift scan lines');
   await page.keyboard.press('Escape');
   await expect(page.getByRole('combobox')).toBeFocused();
   // Going to the bench and back leaves the arrow keys with the list.

@@ -70,9 +70,9 @@ test('Tarnlight is made to feel like Nibshore by keyboard: settled by hand, on t
   // Lines: one stays as it is, one gets other keys.
   await show(page, 'Carries over');
   await expect(line(page, 'Fill with color')).toContainText('Fill with ground');
-  const copy = line(page, 'Copy all visible');
+  const copy = line(page, 'Save step');
   await press(copy.getByRole('radio', { name: 'Keep mine' }), 'Space');
-  await expect(list(page, 'Carries over').getByText('Copy all visible')).toHaveCount(0);
+  await expect(list(page, 'Carries over').getByText('Save step')).toHaveCount(0);
   const turns = line(page, 'Preferences');
   await press(turns.getByRole('radio', { name: 'Other key' }), 'Space');
   await expect(dialog.getByLabel(/^Press the keys you want for/)).toBeFocused();
@@ -82,7 +82,7 @@ test('Tarnlight is made to feel like Nibshore by keyboard: settled by hand, on t
   await expect(turns.getByRole('radio', { name: 'Other key' })).toBeChecked();
   await settled(page);
   await show(page, 'Stays as it is');
-  await expect(line(page, 'Copy all visible')).toContainText('settled by you');
+  await expect(line(page, 'Save step')).toContainText('settled by you');
 
   // What is the same there need not stay so: the desktop takes these keys before any program.
   await show(page, 'Already the same');
@@ -128,7 +128,7 @@ test('Tarnlight is made to feel like Nibshore by keyboard: settled by hand, on t
   await reload(page);
   await settled(page);
   await show(page, 'Stays as it is');
-  await expect(line(page, 'Copy all visible')).toContainText('settled by you');
+  await expect(line(page, 'Save step')).toContainText('settled by you');
 
   // Counted by another route: both keymaps as the server has them, the counterparts as said, and a loop.
   const address = new URL(page.url()).pathname.split('/');

@@ -56,26 +56,26 @@ test('a workspace is arranged by mouse: panels dragged, stacked, floated, sized;
   await open(page, '/workspaces/tarnlight');
   await drag(page, picture(page).getByRole('tab', { name: 'Layers' }), page.locator('[data-spot="between left "]'));
   await expect(steps(page)).toContainText('Layers to the left dock');
-  await drag(page, picture(page).getByRole('tab', { name: 'History' }), page.locator('[data-spot="onto layers"]'));
-  await expect(steps(page)).toContainText('History to the stack of Layers');
+  await drag(page, picture(page).getByRole('tab', { name: 'Finds' }), page.locator('[data-spot="onto layers"]'));
+  await expect(steps(page)).toContainText('Finds to the stack of Layers');
   await drag(
     page,
-    picture(page).getByRole('tab', { name: 'Histogram' }),
+    picture(page).getByRole('tab', { name: 'Lifts' }),
     picture(page).getByRole('img', { name: /^Sample picture/ }),
     false,
   );
-  await expect(steps(page)).toContainText('Histogram to float');
+  await expect(steps(page)).toContainText('Lifts to float');
   await page.getByRole('checkbox', { name: 'Notes' }).check();
-  const border = page.getByRole('separator', { name: 'Width of the right dock' });
+  const border = page.getByRole('separator', { name: 'Width of the left dock' });
   const wide = Number(await border.getAttribute('aria-valuenow'));
   const box = await border.boundingBox();
   if (!box) throw new Error('No border.');
   await page.mouse.move(box.x + 3, box.y + 60);
   await page.mouse.down();
-  await page.mouse.move(box.x - 60, box.y + 60, { steps: 6 });
+  await page.mouse.move(box.x + 60, box.y + 60, { steps: 6 });
   await page.mouse.up();
   await expect(border).not.toHaveAttribute('aria-valuenow', String(wide));
-  await expect(steps(page)).toContainText('Size the right dock');
+  await expect(steps(page)).toContainText('Size the left dock');
   await part(page, 'Tools and bars');
   await drag(
     page,
@@ -84,7 +84,7 @@ test('a workspace is arranged by mouse: panels dragged, stacked, floated, sized;
   );
   await expect(steps(page)).toContainText('Move Crop tool on the tool rail');
   await part(page, 'Menus');
-  await page.getByRole('button', { name: 'Tone', exact: true }).click();
+  await page.getByRole('button', { name: 'Light', exact: true }).click();
   await page.getByText('Madder', { exact: true }).click();
   await page.getByRole('button', { name: 'Mark Levels in Madder' }).click();
   await part(page, 'Appearance');
@@ -95,7 +95,7 @@ test('a workspace is arranged by mouse: panels dragged, stacked, floated, sized;
   await page.getByRole('button', { name: 'Keep it', exact: true }).click();
   await expect(page.getByText('Stands as By mouse')).toBeVisible();
   const byMouse = await roomNow(page);
-  expect(JSON.stringify(byMouse.panels)).toContain('"panels":["layers","history"]');
+  expect(JSON.stringify(byMouse.panels)).toContain('"panels":["layers","finds"]');
   expect(byMouse.menus.marks).toEqual([['levels', 'madder']]);
   expect(byMouse.appearance.brightness).toBe(25);
   // It returns exactly, whatever was done since.
@@ -116,10 +116,10 @@ test('another is arranged by keyboard alone and kept with two of its parts', asy
   expect(await focused(page)).toBe('Layers');
   await page.keyboard.press('Space');
   const said = page.getByRole('status').filter({ hasText: 'puts it there' });
-  for (let i = 0; !(await said.textContent())?.includes('Alone in the bottom dock') && i < 20; i++)
+  for (let i = 0; !(await said.textContent())?.includes('Alone in the left dock') && i < 20; i++)
     await page.keyboard.press('ArrowRight');
   await page.keyboard.press('Enter');
-  await expect(steps(page)).toContainText('Layers to the bottom dock');
+  await expect(steps(page)).toContainText('Layers to the left dock');
   // The focus has gone with it, and Escape leaves what was begun.
   await expect.poll(() => focused(page)).toMatch(/^Layers/);
   await page.keyboard.press('Space');
@@ -130,7 +130,7 @@ test('another is arranged by keyboard alone and kept with two of its parts', asy
   await expect(steps(page)).toContainText(/Size the (?:bottom|right) dock/);
   await open(page, '/workspaces/tarnlight?show=tools');
   // Tab comes to the first button; arrows go to the others.
-  await tabTo(page, /^Clone/);
+  await tabTo(page, /^Stain finder/);
   for (let i = 0; !/^Crop tool/.test(await focused(page)) && i < 60; i++) await page.keyboard.press('ArrowRight');
   await page.keyboard.press('Space');
   await page.keyboard.press('ArrowRight');
@@ -175,7 +175,7 @@ test('two hundred lines are hidden and brought back in one step; their keys go o
   await expect(page.getByRole('dialog')).toContainText('1 keeper: Undo');
   await page.getByRole('button', { name: 'Leave it' }).click();
   await expect(hidden).toContainText('0 lines');
-  for (const name of ['Edit', 'Select', 'Repair', 'Mask', 'Layer', 'Tone', 'Color', 'Sheet', 'Filter']) {
+  for (const name of ['Edit', 'Find', 'Mend', 'Paper', 'Light', 'Layer', 'Mask', 'Select', 'Mount', 'Sheet']) {
     await page
       .getByRole('navigation', { name: 'Menus' })
       .getByRole('button', { name: new RegExp(`^${name}\\b`) })
@@ -193,8 +193,8 @@ test('two hundred lines are hidden and brought back in one step; their keys go o
   await open(page, '/tryout/tarnlight/factory-keys');
   await page.keyboard.press('Control+KeyZ');
   await expect(page.getByRole('log').getByRole('listitem').first()).toContainText('Undo');
-  await page.getByRole('menuitem', { name: 'Tone', exact: true }).click();
-  const menu = page.getByRole('menu', { name: 'Tone' });
+  await page.getByRole('menuitem', { name: 'Light', exact: true }).click();
+  const menu = page.getByRole('menu', { name: 'Light' });
   await expect(menu.locator('[data-command]')).toHaveCount(0);
   await menu.getByRole('menuitem', { name: /^Show \d+ hidden lines/ }).click();
   await expect(menu.locator('[data-command="levels"]')).toBeVisible();
@@ -216,7 +216,7 @@ test('the stand-in shows the workspace: bar, icons, marks, folded panels by thei
   await page.getByRole('menuitem', { name: /^Switch to Mending/ }).click();
   await expect(page.getByRole('toolbar', { name: 'Button bar' })).toContainText('Lift stain');
   await expect(page.getByRole('tab', { name: 'Card check' })).toBeVisible();
-  await page.getByRole('menuitem', { name: 'Tone', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Light', exact: true }).click();
   await expect(page.locator('[data-command="levels"] [data-ink="madder"]')).toBeVisible();
   await page.keyboard.press('Escape');
   const before = await page.getByRole('application').evaluate((one) => getComputedStyle(one).backgroundColor);
@@ -231,7 +231,7 @@ test('the stand-in shows the workspace: bar, icons, marks, folded panels by thei
   await expect(page.getByRole('tabpanel', { name: 'Layers' })).toBeVisible();
   await page.keyboard.press('F2');
   await expect(page.getByRole('tabpanel', { name: 'Layers' })).toHaveCount(0);
-  await page.getByRole('menuitem', { name: 'Tone', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Light', exact: true }).click();
   await expect(page.locator('[data-command="levels"] [data-ink="madder"]')).toBeVisible();
   // Marks print.
   await open(page, '/sheets/tarnlight/sheet-retouching?contents=all');

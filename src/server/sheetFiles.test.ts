@@ -9,7 +9,7 @@ onDemoDatabase();
 /** ISO 216 and the North American sizes, in points, upright. */
 const POINTS = { A4: [595.28, 841.89], Letter: [612, 792], A3: [841.89, 1190.55] } as const;
 /** Commands of the keymap with keys of its own. */
-const NAMES = ['Dust sweep', 'Stain mask', 'Merge down', 'Swap colors', 'Levels'];
+const NAMES = ['Dust sweep', 'Stain mask', 'Merge down', 'Next jar', 'Levels'];
 const write = async (query: object): Promise<Buffer> =>
   (await sheetFile({ program: 'tarnlight', keymap: 'sheet-retouching', date: 'May', contents: 'yours', ...query }))
     .bytes;
@@ -37,7 +37,7 @@ describe('a sheet as a file', () => {
 
   it('has the same lines as text: web page, fragment, Markdown, CSV, and a workbook is one', async () => {
     const text = async (as: string): Promise<string> => (await write({ as })).toString('utf8');
-    expect(await text('csv')).toContain('Repair,Dust sweep,Alt+Q,');
+    expect(await text('csv')).toContain('Lift,Dust sweep,Alt+Q,');
     expect(await text('markdown')).toMatch(/^# Tarnlight — Sheet retouching$[\s\S]*^\| Dust sweep \| `Alt\+Q` \|/m);
     for (const as of ['html', 'fragment'])
       expect(await text(as)).toMatch(/Dust sweep<\/td><td><kbd>Alt<\/kbd><kbd>Q<\/kbd>/);

@@ -61,7 +61,7 @@ describe('usual icons', () => {
     const named = ['Crop tool', 'Clone', 'Layers', 'Pick color', 'Zoom', 'Eraser', 'Frobnicate'];
     expect(named.map((name) => usualIcon({ name }))).toEqual([
       'crop',
-      'stamp',
+      'copy-plus',
       'layers',
       'pipette',
       'zoom-in',
@@ -78,9 +78,9 @@ describe('a room', () => {
     expect(start).toMatchObject({ revision: 0, cursor: 0, steps: [], workspace: null });
     const panels = placePanel(start.room.panels, notes, { kind: 'between', side: 'left', after: null });
     const one = await editRoom(slug, at(start), 'Notes to the left dock', { panels });
-    const menus = markLines(hideLines(PLAIN_MENUS, [id('Blur')]), [id('Levels')], 'woad');
-    const two = await editRoom(slug, at(one), 'Hide Blur', { menus });
-    expect(two).toMatchObject({ revision: 2, cursor: 2, steps: ['Notes to the left dock', 'Hide Blur'] });
+    const menus = markLines(hideLines(PLAIN_MENUS, [id('Soften')]), [id('Levels')], 'woad');
+    const two = await editRoom(slug, at(one), 'Hide Soften', { menus });
+    expect(two).toMatchObject({ revision: 2, cursor: 2, steps: ['Notes to the left dock', 'Hide Soften'] });
     const back = await moveInSteps(slug, at(two), 0);
     expect(back.room).toEqual(start.room);
     await closeDatabase();
@@ -99,9 +99,9 @@ describe('a room', () => {
     const slug = await fresh();
     const start = await now(slug);
     const next = await editRoom(slug, at(start), 'Hide two', {
-      menus: hideLines(PLAIN_MENUS, [id('Blur'), 'no-such']),
+      menus: hideLines(PLAIN_MENUS, [id('Soften'), 'no-such']),
     });
-    expect(next.room.menus.hidden).toEqual([id('Blur')]);
+    expect(next.room.menus.hidden).toEqual([id('Soften')]);
     await expect(editRoom(slug, at(start), 'Late', { menus: PLAIN_MENUS })).rejects.toEqual(
       problem('changed elsewhere'),
     );
@@ -160,7 +160,7 @@ describe('a workspace', () => {
     const start = await now(slug);
     const kept = await keepWorkspace(slug, at(start), { name: 'Mine', owner: '', parts: ['panels', 'menus'] });
     const number = kept.workspace ?? 0;
-    const hidden = await editRoom(slug, at(kept), 'Hide', { menus: hideLines(PLAIN_MENUS, [id('Blur')]) });
+    const hidden = await editRoom(slug, at(kept), 'Hide', { menus: hideLines(PLAIN_MENUS, [id('Soften')]) });
     await keepOver(number, at(hidden), ['menus']);
     const versions = async () =>
       (await loadRoom(slug)).workspaces.find((one) => one.id === number)?.versions.map((one) => one.contents);

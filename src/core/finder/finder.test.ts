@@ -46,8 +46,8 @@ describe('the finder', () => {
     expect(first('li')).toEqual(['Lift stain']);
     expect(first('gp')).toEqual(['Gray proof']);
     expect(first('stain lift')).toEqual(['Lift stain']);
-    expect(first('surface sweep')).toEqual(['Dust sweep']);
-    expect(first('moire')).toEqual(['Remove moiré']);
+    expect(first('detail draw')).toEqual(['Draw veins']);
+    expect(first('moire')).toEqual(['Lift moiré']);
     expect(first('shrapen')).toEqual(['Sharpen']);
     expect(first('opacity 40')).toEqual(['Opacity 40 %']);
     expect(searchCommands(index, 'zzzz')).toEqual([]);
@@ -76,7 +76,7 @@ describe('the finder', () => {
     expect(first('eyedropper', 4)).toContain('Pick color');
     expect(first('zoom in', 3)).toContain('Step in');
     expect(first('lasso', 2)).toContain('Loop select');
-    expect(first('undo', 4)).toContain('Step back');
+    expect(first('history', 6)).toContain('Recorded steps');
     expect(first('curves')).toEqual(['Curves']);
     expect(CONCEPTS.length).toBeGreaterThanOrEqual(250);
     const ids = new Set(CONCEPTS.map((one) => one.id));

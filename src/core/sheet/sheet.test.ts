@@ -326,7 +326,7 @@ describe('a sheet', () => {
     expect(both.some((line) => line.again?.[0]?.includes('⌘'))).toBe(true);
     for (const line of both) expect(line.again?.[0]?.join()).not.toBe(line.keys[0]?.join());
     const where = of({ extras: ['path'] }).groups.flatMap((group) => group.lines.flatMap((line) => line.notes ?? []));
-    expect(where).toContain('Repair › Surface');
+    expect(where).toContain('Light › Detail');
     // A difference sheet has those that lost their keys, too.
     const difference = of({ form: 'difference' });
     expect(difference.title).toContain('against Factory keys');

@@ -2,6 +2,8 @@ import { type Meaning, meaningsIn } from '../counterpart/meanings';
 import type { Command, CommandId, Program } from '../program/program';
 import { type Arrangement, factoryArrangement, sideOf } from '../workspace/arrangement';
 import { isOnTop, togglePanel } from '../workspace/changePanels';
+import { changeJars, type Jars, START_JARS } from './jars';
+import { changeLayers, type LayerStack, START_LAYERS } from './layerStack';
 
 export type View = {
   readonly zoom: number;
@@ -30,7 +32,8 @@ export type Desk = {
   readonly dialog: Command | null;
   /** How the picture is looked at; x and y are how far it was slid, in CSS pixels. */
   readonly view: View;
-  readonly swapped: boolean;
+  readonly jars: Jars;
+  readonly layers: LayerStack;
 };
 
 /** What a command did to the desk, for people. */
@@ -59,7 +62,8 @@ export function freshDesk(program: Program, panels: Arrangement = factoryArrange
     held: [],
     dialog: null,
     view: { zoom: 1, turn: 0, mirrored: false, x: 0, y: 0 },
-    swapped: false,
+    jars: START_JARS,
+    layers: START_LAYERS,
   };
 }
 
@@ -115,10 +119,19 @@ export function zoomBy(desk: Desk, factor: number): Desk {
 }
 
 /** Whether the picture is slid by what is in hand or held. */
-export function slides({ tool, held }: Desk, commands: ReadonlyMap<CommandId, Command>): boolean {
-  return [tool, ...held].some((id) => {
+export function slides(desk: Desk, commands: ReadonlyMap<CommandId, Command>): boolean {
+  return inHand(desk, commands).some((meanings) => meanings.includes('pan'));
+}
+
+/** Whether colors are picked from the picture by what is in hand or held. */
+export function picks(desk: Desk, commands: ReadonlyMap<CommandId, Command>): boolean {
+  return inHand(desk, commands).some((meanings) => meanings.includes('pick') && meanings.includes('color'));
+}
+
+function inHand({ tool, held }: Desk, commands: ReadonlyMap<CommandId, Command>): readonly (readonly Meaning[])[] {
+  return [tool, ...held].flatMap((id) => {
     const command = id === null ? undefined : commands.get(id);
-    return command !== undefined && meaningsIn(command.name).includes('pan');
+    return command ? [meaningsIn(command.name)] : [];
   });
 }
 
@@ -137,8 +150,8 @@ function toggled(set: ReadonlySet<CommandId>, id: CommandId, on: boolean): Reado
 /** A value says what it is set to by a number in its name, or goes up or down by a fifth. */
 function setValue(desk: Desk, command: Command): { desk: Desk; did: Did } {
   const meanings = meaningsIn(command.name);
-  if (meanings.includes('swap')) return { desk: { ...desk, swapped: !desk.swapped }, did: { kind: 'did' } };
-  if (meanings.includes('defaultcolors')) return { desk: { ...desk, swapped: false }, did: { kind: 'did' } };
+  const jars = changeJars(desk.jars, command);
+  if (jars) return { desk: { ...desk, jars }, did: { kind: 'did' } };
   const what = command.path.at(-1) ?? command.name;
   const number = meanings.find((one) => one.startsWith('#'))?.slice(1);
   const now = desk.values.get(what) ?? START_VALUE;
@@ -175,6 +188,8 @@ function callMenuItem(desk: Desk, command: Command): { desk: Desk; did: Did } {
   if (says('hidepanels')) return { desk: { ...desk, bare: !desk.bare }, did: { kind: 'switched', on: !desk.bare } };
   if (command.name.endsWith('…') || meanings.some((one) => DIALOGS.has(one)))
     return { desk: { ...desk, dialog: command }, did: { kind: 'opened' } };
+  const layers = changeLayers(desk.layers, meanings);
+  if (layers) return { desk: { ...desk, layers }, did: { kind: 'did' } };
   const showsMask = says('mask') && (says('view') || says('vis=show'));
   if (showsMask || (meanings.length > 0 && meanings.every((one) => SWITCHES.has(one)))) {
     const on = !desk.toggles.has(command.id);

@@ -1,8 +1,14 @@
-/** One shape of the sample picture: a leaf or a stem as the outline of an SVG path, with its gray or its color. */
-export type SampleShape = { readonly path: string; readonly fill: string };
+/** The parts of the plant, from the bottom up. */
+export const PARTS = ['stem', 'leaves', 'petals'] as const;
+export type Part = (typeof PARTS)[number];
+/** One shape of the sample picture: a leaf or a stem as the outline of an SVG path, with its color. */
+export type SampleShape = { readonly part: Part; readonly path: string; readonly fill: string };
 
-/** The sample picture is as wide and as high as this, in its own units. */
+/** The sample picture is as wide and as high as this, in millimeters of the sheet. */
 export const SAMPLE_SIZE = { width: 420, height: 300 } as const;
+export const PAPER = '#f4f2ea';
+/** How much of the sheet's corner is cut away, across and down. */
+export const CUT_CORNER = { across: 96, down: 84 } as const;
 
 /** A pressed plant on its sheet, drawn by rule: a bent stem with leaves in pairs, smaller towards the tip. */
 export function samplePicture(): SampleShape[] {
@@ -11,16 +17,16 @@ export function samplePicture(): SampleShape[] {
   const points = Array.from({ length: 25 }, (_, i) => stem(i / 24));
   const side = (sign: number): string[] =>
     points.map(([x, y], i) => `${(x + sign * (3.2 - (2.4 * i) / 24)).toFixed(1)},${y.toFixed(1)}`);
-  shapes.push({ path: `M${side(-1).join('L')}L${side(1).reverse().join('L')}Z`, fill: '#6b6a45' });
+  shapes.push({ part: 'stem', path: `M${side(-1).join('L')}L${side(1).reverse().join('L')}Z`, fill: '#6b6a45' });
   for (let i = 0; i < 9; i++) {
     const [x, y] = stem(0.16 + i * 0.095);
     for (const sign of [-1, 1])
-      shapes.push({ path: leaf(x, y, sign, 74 - i * 6, i), fill: i % 2 === 0 ? '#7f8a55' : '#8e8a52' });
+      shapes.push({ part: 'leaves', path: leaf(x, y, sign, 74 - i * 6, i), fill: i % 2 === 0 ? '#7f8a55' : '#8e8a52' });
   }
   const [x, y] = stem(1);
   for (let i = 0; i < 6; i++) {
     const turn = (i * Math.PI) / 3;
-    shapes.push({ path: petal(x, y, turn), fill: i % 2 === 0 ? '#b08aa0' : '#a37c95' });
+    shapes.push({ part: 'petals', path: petal(x, y, turn), fill: i % 2 === 0 ? '#b08aa0' : '#a37c95' });
   }
   return shapes;
 }

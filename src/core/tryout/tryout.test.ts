@@ -12,7 +12,7 @@ import { isSentence } from '../testing/isSentence';
 import { pressesOf } from '../testing/pressesOf';
 import { anyKeymap, CHORDS, here, sampleProgram } from '../testing/sampleProgram';
 import { plainWords } from '../text/sentence';
-import { shownPanels } from '../workspace/arrangement';
+import { type Side, shownPanels, sideOf } from '../workspace/arrangement';
 import { foldDock } from '../workspace/changePanels';
 import { describeOutcome } from './describeOutcome';
 import { backToTool, callCommand, type Did, freshDesk, letGo, slide, slides, zoomBy } from './desk';
@@ -195,11 +195,11 @@ describe('the desk', () => {
     const clone = call('Patch');
     expect(clone.did).toEqual({ kind: 'took', tool: 'Patch' });
     expect(backToTool(clone.desk, clone.desk.before).tool).toBe(freshDesk(program).tool);
-    const [first = ''] = shownPanels(freshDesk(program).panels);
-    const layers = call('Layers');
-    expect(layers.did).toEqual({ kind: 'showed', shown: false });
-    expect(shownPanels(layers.desk.panels).has(first)).toBe(false);
-    expect(call('Layers', layers.desk).did).toEqual({ kind: 'showed', shown: true });
+    const { id: first, name } = program.commands.find((one) => one.kind === 'panel') ?? { id: '', name: '' };
+    const hidden = call(name);
+    expect(hidden.did).toEqual({ kind: 'showed', shown: false });
+    expect(shownPanels(hidden.desk.panels).has(first)).toBe(false);
+    expect(call(name, hidden.desk).did).toEqual({ kind: 'showed', shown: true });
     expect(call('Opacity 40 %').did).toEqual({ kind: 'set', what: 'Opacity', to: 40 });
     const smaller = call('Smaller brush', call('Brush 120 px').desk);
     expect(smaller.did).toEqual({ kind: 'set', what: 'Brush size', to: 96 });
@@ -210,9 +210,10 @@ describe('the desk', () => {
     expect(call('Clear desk').desk.bare).toBe(true);
     // In a folded dock a panel opens beside its strip.
     const fresh = freshDesk(program);
-    const folded = { ...fresh, panels: foldDock(fresh.panels, 'right', 'icons') };
-    expect(call('Layers', folded).desk.peeked).toBe(first);
-    expect(call('Layers', call('Layers', folded).desk).desk.peeked).toBe(null);
+    const side = sideOf(fresh.panels, first) as Side;
+    const folded = { ...fresh, panels: foldDock(fresh.panels, side, 'icons') };
+    expect(call(name, folded).desk.peeked).toBe(first);
+    expect(call(name, call(name, folded).desk).desk.peeked).toBe(null);
     const held = call('Slide the sheet').desk;
     expect(held.held).toHaveLength(1);
     // What slides the picture while it is held lets it go again; fitting it brings it back.

@@ -39,15 +39,24 @@ export type Arrangement = {
 export const LEAST_SIZE = 0.08;
 export const MOST_SIZE = 0.45;
 
-/** The arrangement a program starts with: its first panels at the right, the first alone, then two by two. */
+/** How many of its first panels a program shows along the bottom, each by itself, and how many more in the strip at the right. */
+const [ALONG_BOTTOM, IN_STRIP] = [3, 3];
+
+/** The arrangement a program starts with: its first panels side by side below the picture, the next folded at the right. */
 export function factoryArrangement({ commands }: Program): Arrangement {
-  const [first, ...others] = commands.filter((one) => one.kind === 'panel').slice(0, 5);
-  const stacks = [first ? [first] : [], others.slice(0, 2), others.slice(2)]
-    .map((stack) => stack.map((one) => one.id))
-    .filter((stack) => stack.length > 0)
-    .map((panels, _, all): Stack => ({ panels, top: panels[0] ?? '', share: 1 / all.length }));
+  const panels = commands.filter((one) => one.kind === 'panel').map((one) => one.id);
+  const alone = (some: readonly CommandId[]): readonly Stack[] =>
+    some.map((one) => ({ panels: [one], top: one, share: 1 / some.length }));
   const empty: Dock = { stacks: [], size: 0.18, fold: 'open' };
-  return { docks: { left: empty, right: { ...empty, stacks }, bottom: empty }, floats: [], hidden: [] };
+  return {
+    docks: {
+      left: empty,
+      right: { ...empty, stacks: alone(panels.slice(ALONG_BOTTOM, ALONG_BOTTOM + IN_STRIP)), fold: 'words' },
+      bottom: { ...empty, stacks: alone(panels.slice(0, ALONG_BOTTOM)), size: 0.24 },
+    },
+    floats: [],
+    hidden: [],
+  };
 }
 
 /** Every stack and floating stack with the panels in it, hidden ones included. */

@@ -24,12 +24,34 @@ export type ToolLayout = {
 export const STRIPS = ['rail', 'bar'] as const;
 export type StripName = (typeof STRIPS)[number];
 
-/** The tools a program starts with: all of them, those that share a factory key in one group; an empty bar. */
+/**
+ * The tools a program starts with: all of them, by what its own list says they are for, else those that share a factory
+ * key in one group; an empty bar.
+ */
 export function factoryTools(program: Program, factory: Keymap): ToolLayout {
-  const tools = program.commands.filter((one) => one.kind === 'tool').map((one) => one.id);
+  const tools = program.commands.filter((one) => one.kind === 'tool');
   const size = 'medium';
+  return {
+    rail: { groups: byPurpose(tools) ?? byTurns(tools, factory), size, words: false, columns: 2 },
+    bar: { groups: [], size, words: false },
+    icons: [],
+  };
+}
+
+/** The tools by the last step of their paths, in their order; null where that does not tell them apart. */
+function byPurpose(tools: readonly Command[]): readonly (readonly CommandId[])[] | null {
+  const groups = new Map<string, CommandId[]>();
+  for (const { id, path } of tools) {
+    const own = groups.get(path.join('\n'));
+    if (own) own.push(id);
+    else groups.set(path.join('\n'), [id]);
+  }
+  return groups.size > 1 ? [...groups.values()] : null;
+}
+
+function byTurns(tools: readonly Command[], factory: Keymap): readonly (readonly CommandId[])[] {
   const groups = gatherTurns(
-    tools.map((one) => [one]),
+    tools.map((one) => [one.id]),
     factory,
   );
   // Tools alone on their key stand together as long as nothing that takes turns comes between them.
@@ -40,11 +62,14 @@ export function factoryTools(program: Program, factory: Keymap): ToolLayout {
     else joined.push([...group]);
     loose = group.length === 1;
   }
-  return {
-    rail: { groups: joined, size, words: false, columns: 2 },
-    bar: { groups: [], size, words: false },
-    icons: [],
-  };
+  return joined;
+}
+
+/** What a group's tools are for, where its program's list says the same of all of them; null where it doesn't. */
+export function purposeOf(group: readonly Command[]): string | null {
+  const [first, ...others] = group;
+  if (!first || first.path.length < 2) return null;
+  return others.every((one) => one.path.join('\n') === first.path.join('\n')) ? (first.path.at(-1) ?? null) : null;
 }
 
 /** Groups in which commands that share a key sit together, where the first of them is; others stay as they are. */

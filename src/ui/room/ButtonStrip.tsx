@@ -1,8 +1,8 @@
 'use client';
 
-import type { CSSProperties } from 'react';
+import { type CSSProperties, type RefObject, useLayoutEffect, useRef, useState } from 'react';
 import type { Command, CommandId } from '@/core/program/program';
-import { BUTTON_PIXELS, type Strip } from '@/core/workspace/toolLayout';
+import { BUTTON_PIXELS, purposeOf, type Strip } from '@/core/workspace/toolLayout';
 import { spoken } from '../parts/spoken';
 import type { KeysOf } from '../parts/useKeysOf';
 import { CommandIcon } from './CommandIcon';
@@ -27,43 +27,73 @@ export function ButtonStrip({ strip, columns, label, pressed = null, keysOf, onC
     '--button': `calc(${BUTTON_PIXELS[strip.size] / 16}rem * var(--controls, 1) * var(--scale, 1))`,
     '--columns': columns ?? 1,
   } as CSSProperties;
-  const groups = strip.groups.map((group) => (
-    <div key={group.join()} role="presentation" className={styles.group}>
-      {group.map((id) => {
-        const command = commands.get(id);
-        if (!command) return null;
-        const keys = keysOf(id).map(spoken).join(' or ');
-        const face = (
-          <>
-            <CommandIcon command={id} />
-            {strip.words && <small aria-hidden="true">{command.name}</small>}
-          </>
-        );
-        return onCall ? (
-          <button
-            key={id}
-            type="button"
-            className={styles.button}
-            aria-pressed={command.kind === 'tool' ? id === pressed : undefined}
-            aria-label={keys ? `${command.name}, ${keys}` : command.name}
-            title={keys ? `${command.name} (${keys})` : `${command.name} (no key)`}
-            data-tool={id}
-            onClick={() => onCall(command)}
-          >
-            {face}
-          </button>
-        ) : (
-          <span key={id} className={styles.button} title={command.name} aria-hidden="true">
-            {face}
-          </span>
-        );
-      })}
-    </div>
-  ));
+  const rail = columns !== undefined;
+  const frame = useRef<HTMLDivElement>(null);
+  const folds = useOverflow(frame, rail ? `${strip.size} ${strip.words} ${columns} ${strip.groups.join(' ')}` : null);
+  const [opened, setOpened] = useState<string | null>(null);
+  // What is in hand is never in a drawer that is shut.
+  const inHand = strip.groups.find((group) => pressed !== null && group.includes(pressed))?.join() ?? null;
+  const lastInHand = useRef(inHand);
+  if (lastInHand.current !== inHand) {
+    lastInHand.current = inHand;
+    if (opened !== null) setOpened(null);
+  }
+  const open = opened ?? inHand ?? strip.groups[0]?.join();
+  const button = (id: CommandId) => {
+    const command = commands.get(id);
+    if (!command) return null;
+    const keys = keysOf(id).map(spoken).join(' or ');
+    const face = (
+      <>
+        <CommandIcon command={id} />
+        {strip.words && <small aria-hidden="true">{command.name}</small>}
+      </>
+    );
+    return onCall ? (
+      <button
+        key={id}
+        type="button"
+        className={styles.button}
+        aria-pressed={command.kind === 'tool' ? id === pressed : undefined}
+        aria-label={keys ? `${command.name}, ${keys}` : command.name}
+        title={keys ? `${command.name} (${keys})` : `${command.name} (no key)`}
+        data-tool={id}
+        onClick={() => onCall(command)}
+      >
+        {face}
+      </button>
+    ) : (
+      <span key={id} className={styles.button} title={command.name} aria-hidden="true">
+        {face}
+      </span>
+    );
+  };
+  const groups = strip.groups.map((group) => {
+    const name = group.join();
+    const shut = folds && group.length > 1;
+    return (
+      <div key={name} role="presentation" className={styles.drawer} data-shut={(shut && name !== open) || undefined}>
+        {shut && (
+          <DrawerFront
+            tools={group.flatMap((id) => commands.get(id) ?? [])}
+            open={name === open}
+            onOpen={onCall && (() => setOpened(name))}
+          />
+        )}
+        {(!shut || name === open) && (
+          <div role="presentation" className={styles.group}>
+            {group.map(button)}
+          </div>
+        )}
+      </div>
+    );
+  });
   const shared = {
+    ref: frame,
     'aria-label': label,
-    className: columns === undefined ? styles.bar : styles.rail,
+    className: rail ? styles.rail : styles.bar,
     'data-words': strip.words || undefined,
+    'data-folds': folds || undefined,
     style,
   };
   if (!onCall)
@@ -73,8 +103,62 @@ export function ButtonStrip({ strip, columns, label, pressed = null, keysOf, onC
       </div>
     );
   return (
-    <div role="toolbar" {...shared} aria-orientation={columns === undefined ? 'horizontal' : 'vertical'}>
+    <div role="toolbar" {...shared} aria-orientation={rail ? 'vertical' : 'horizontal'}>
       {groups}
     </div>
   );
+}
+
+/** The front of a drawer: what its tools are for, else a few of them in small. */
+function DrawerFront({
+  tools,
+  open,
+  onOpen,
+}: {
+  tools: readonly Command[];
+  open: boolean;
+  onOpen: (() => void) | undefined;
+}) {
+  const purpose = purposeOf(tools);
+  const face =
+    purpose ?? (open ? <hr /> : tools.slice(0, 4).map((one) => <CommandIcon key={one.id} command={one.id} />));
+  if (!onOpen)
+    return (
+      <span className={styles.front} aria-hidden="true">
+        {face}
+      </span>
+    );
+  const names = tools.map((one) => one.name).join(', ');
+  return (
+    <button
+      type="button"
+      className={styles.front}
+      aria-expanded={open}
+      aria-label={purpose ? `${purpose} tools` : names}
+      title={names}
+      onClick={onOpen}
+    >
+      {face}
+    </button>
+  );
+}
+
+/** Whether what is in a frame is higher than the frame, as it would be with nothing folded; measured anew for another subject. */
+function useOverflow(frame: RefObject<HTMLElement | null>, subject: string | null): boolean {
+  const [natural, setNatural] = useState<{ readonly subject: string; readonly height: number } | null>(null);
+  const [height, setHeight] = useState(0);
+  useLayoutEffect(() => {
+    const element = frame.current;
+    if (!element || subject === null) return;
+    const watching = new ResizeObserver(() => setHeight(element.clientHeight));
+    watching.observe(element);
+    setHeight(element.clientHeight);
+    return () => watching.disconnect();
+  }, [frame, subject]);
+  useLayoutEffect(() => {
+    const element = frame.current;
+    if (element && subject !== null && natural?.subject !== subject)
+      setNatural({ subject, height: element.scrollHeight });
+  });
+  return subject !== null && natural?.subject === subject && height > 0 && natural.height > height + 1;
 }

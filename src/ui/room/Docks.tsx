@@ -97,37 +97,37 @@ function StackView({ panels, keysOf, inside, onTop, stack }: DocksGiven & { stac
   const name = (id: CommandId): string => commands.get(id)?.name ?? id;
   return (
     <section className={styles.stack} aria-label={name(top)} data-panel={top}>
-      <div className={styles.tabs} role="tablist" aria-label={`Panels with ${name(top)}`}>
-        {shown.panels.map((id) => {
-          const selected = id === top;
-          const words = <span className={styles.tabName}>{name(id)}</span>;
-          if (editing)
-            return <span key={id}>{editing.tab({ panel: id, name: name(id), selected, children: words })}</span>;
-          return (
-            <button
-              key={id}
-              type="button"
-              role="tab"
-              aria-selected={selected}
-              tabIndex={selected ? 0 : -1}
-              className={styles.tab}
-              onClick={() => onTop(id)}
-              onKeyDown={(event) => {
-                if (event.key !== 'ArrowRight' && event.key !== 'ArrowLeft') return;
-                const tabs = [
-                  ...(event.currentTarget.parentElement?.querySelectorAll<HTMLElement>('[role=tab]') ?? []),
-                ];
-                const next = tabs.indexOf(event.currentTarget) + (event.key === 'ArrowRight' ? 1 : -1);
-                tabs[(next + tabs.length) % tabs.length]?.focus();
-                event.stopPropagation();
-              }}
-            >
-              {words}
-            </button>
-          );
-        })}
-      </div>
-      <div className={styles.inside} role="tabpanel" aria-label={name(top)}>
+      <div className={styles.head}>
+        <div className={styles.tabs} role="tablist" aria-label={`Panels with ${name(top)}`}>
+          {shown.panels.map((id) => {
+            const selected = id === top;
+            const words = <span className={styles.tabName}>{name(id)}</span>;
+            if (editing)
+              return <span key={id}>{editing.tab({ panel: id, name: name(id), selected, children: words })}</span>;
+            return (
+              <button
+                key={id}
+                type="button"
+                role="tab"
+                aria-selected={selected}
+                tabIndex={selected ? 0 : -1}
+                className={styles.tab}
+                onClick={() => onTop(id)}
+                onKeyDown={(event) => {
+                  if (event.key !== 'ArrowRight' && event.key !== 'ArrowLeft') return;
+                  const tabs = [
+                    ...(event.currentTarget.parentElement?.querySelectorAll<HTMLElement>('[role=tab]') ?? []),
+                  ];
+                  const next = tabs.indexOf(event.currentTarget) + (event.key === 'ArrowRight' ? 1 : -1);
+                  tabs[(next + tabs.length) % tabs.length]?.focus();
+                  event.stopPropagation();
+                }}
+              >
+                {words}
+              </button>
+            );
+          })}
+        </div>
         <span className={styles.insideKeys}>
           {keysOf(top)
             .slice(0, 1)
@@ -135,6 +135,8 @@ function StackView({ panels, keysOf, inside, onTop, stack }: DocksGiven & { stac
               <KeyCaps key={one} chord={one} silent />
             ))}
         </span>
+      </div>
+      <div className={styles.inside} role="tabpanel" aria-label={name(top)}>
         {inside(top)}
       </div>
     </section>

@@ -1,61 +1,110 @@
-'use client';
-
-import { meaningsIn } from '@/core/counterpart/meanings';
-import type { Command } from '@/core/program/program';
+import type { Command, Program } from '@/core/program/program';
+import { freshDesk } from '@/core/tryout/desk';
+import { type Happened, panelContents } from '@/core/tryout/panelContents';
+import { SAMPLE_SIZE, samplePicture } from '@/core/tryout/samplePicture';
 import styles from './room.module.css';
 
 type Props = {
   readonly panel: Command;
-  /** Values that were set, by what they are of. */
-  readonly values?: ReadonlyMap<string, number>;
-  /** What was called last, the latest first. */
-  readonly called?: readonly string[];
+  readonly program: Program;
+  /** What happened at the stand-in; left out where the window is only a picture. */
+  readonly happened?: Happened;
 };
+const SHAPES = samplePicture();
+const { width, height } = SAMPLE_SIZE;
 
-const GRAYS = ['#1d1d1d', '#5f5f5f', '#9d9d9d', '#e8e8e8', '#7f8a55', '#b08aa0'];
-const LAYERS = ['Label', 'Mended stem', 'Sheet'];
-const NO_VALUES: ReadonlyMap<string, number> = new Map();
-
-/** Something plausible in a panel, by what its name says. */
-export function PanelInside({ panel, values = NO_VALUES, called = [] }: Props) {
-  const about = new Set(meaningsIn(panel.name));
-  if (about.has('layer')) return <Lines lines={LAYERS} />;
-  if (about.has('history')) return <Lines lines={called.length === 0 ? ['Opened'] : called.slice(0, 5)} />;
-  if (about.has('swatch') || about.has('color') || about.has('color wheel') || about.has('mixer'))
-    return (
-      <span className={styles.chips} aria-hidden="true">
-        {GRAYS.map((one) => (
-          <span key={one} style={{ background: one }} />
-        ))}
-      </span>
-    );
-  if (about.has('histogram'))
-    return (
-      <svg viewBox="0 0 100 30" className={styles.hill} aria-hidden="true">
-        <path d="M0,30C12,28 20,4 34,9S52,26 64,17S86,2 100,26V30Z" fill="currentColor" />
-      </svg>
-    );
-  if (about.has('brush') || about.has('brushlib'))
-    return (
-      <span className={styles.chips} aria-hidden="true">
-        {[4, 7, 10, 14, 18].map((one) => (
-          <svg key={one} width="20" height="20" viewBox="0 0 20 20" aria-hidden="true">
-            <circle cx="10" cy="10" r={one / 2} fill="currentColor" />
+/** What a panel shows: read off the sample picture, and changed by what was done. */
+export function PanelInside({ panel, program, happened }: Props) {
+  const contents = panelContents(
+    panel,
+    program,
+    happened ?? { desk: freshDesk(program), called: [], pointer: null, typed: '' },
+  );
+  switch (contents.kind) {
+    case 'layers':
+      return (
+        <ul>
+          {contents.layers.map((one, i) => (
+            <li key={one.number} data-chosen={i === contents.at || undefined} data-hidden={!one.shown || undefined}>
+              {one.name}
+              {!one.shown && <small> hidden</small>}
+              {one.locked && <small> locked</small>}
+            </li>
+          ))}
+        </ul>
+      );
+    case 'tones':
+      return (
+        <svg
+          viewBox={`0 0 ${contents.tones.length} 10`}
+          preserveAspectRatio="none"
+          className={styles.hill}
+          aria-hidden="true"
+        >
+          {contents.tones.map((one, i) => (
+            <rect key={i} x={i + 0.1} y={10 - 10 * one} width="0.8" height={10 * one} fill="currentColor" />
+          ))}
+        </svg>
+      );
+    case 'colors':
+      return (
+        <span className={styles.chips} aria-hidden="true">
+          {contents.colors.map((one) => (
+            <span key={one} style={{ background: one }} data-in-hand={one === contents.inHand || undefined} />
+          ))}
+        </span>
+      );
+    case 'brush':
+      return (
+        <>
+          <svg className={styles.dab} viewBox="0 0 40 40" aria-hidden="true">
+            <circle cx="20" cy="20" r={Math.min(19, Math.max(1, contents.size / 6))} fill="currentColor" />
           </svg>
-        ))}
-      </span>
-    );
-  if (about.has('info')) return <Lines lines={['x 212 mm  y 148 mm', 'Gray 62 %']} />;
-  if (values.size > 0) return <Lines lines={[...values].slice(-3).map(([what, value]) => `${what}: ${value}`)} />;
-  return <p className="soft">Nothing chosen yet.</p>;
+          <Facts facts={contents.facts} />
+        </>
+      );
+    case 'small picture': {
+      const [seenWidth, seenHeight] = [width, height].map((one) => one / Math.max(1, contents.zoom));
+      return (
+        <svg className={styles.small} viewBox={`0 0 ${width} ${height}`} aria-hidden="true">
+          <rect width={width} height={height} fill="#f4f2ea" />
+          {SHAPES.map((one) => (
+            <path key={one.path} d={one.path} fill={one.fill} />
+          ))}
+          <rect
+            x={(width - (seenWidth ?? width)) / 2 + 4}
+            y={(height - (seenHeight ?? height)) / 2 + 4}
+            width={(seenWidth ?? width) - 8}
+            height={(seenHeight ?? height) - 8}
+            fill="none"
+            stroke="#0b4a5c"
+            strokeWidth="8"
+          />
+        </svg>
+      );
+    }
+    case 'facts':
+      return <Facts facts={contents.facts} />;
+    default:
+      return (
+        <ul>
+          {contents.lines.map((one, i) => (
+            <li key={`${i} ${one}`}>{one}</li>
+          ))}
+        </ul>
+      );
+  }
 }
 
-function Lines({ lines }: { lines: readonly string[] }) {
+function Facts({ facts }: { facts: readonly (readonly [what: string, value: string])[] }) {
   return (
-    <ul>
-      {lines.map((one, i) => (
-        <li key={`${i} ${one}`}>{one}</li>
+    <dl className={styles.facts}>
+      {facts.map(([what, value]) => (
+        <div key={what}>
+          <dt>{what}</dt>
+          <dd>{value}</dd>
+        </div>
       ))}
-    </ul>
+    </dl>
   );
 }

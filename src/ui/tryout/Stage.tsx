@@ -2,7 +2,8 @@ import { memo, useId } from 'react';
 import { meaningsIn } from '@/core/counterpart/meanings';
 import type { Program } from '@/core/program/program';
 import type { Desk } from '@/core/tryout/desk';
-import { SAMPLE_SIZE, samplePicture } from '@/core/tryout/samplePicture';
+import { shownParts } from '@/core/tryout/layerStack';
+import { CUT_CORNER, PAPER, SAMPLE_SIZE, samplePicture } from '@/core/tryout/samplePicture';
 import styles from './stage.module.css';
 
 const SHAPES = samplePicture();
@@ -14,11 +15,14 @@ export const Stage = memo(function Stage({
   program,
   desk,
   masked = false,
+  onPoint,
 }: {
   program: Program;
   desk: Desk;
   /** Whether what a mask covers is shown in any case. */
   masked?: boolean;
+  /** Where the pointer is over the picture, in millimeters, and whether it was pressed there; null where it left. */
+  onPoint?: (point: { readonly x: number; readonly y: number } | null, pressed: boolean) => void;
 }) {
   const checks = useId();
   const { zoom, turn, mirrored, x, y } = desk.view;
@@ -29,12 +33,23 @@ export const Stage = memo(function Stage({
   );
   const brush = [...desk.values].find(([what]) => /size/i.test(what))?.[1] ?? 50;
   const held = program.commands.filter((one) => desk.held.includes(one.id));
+  const parts = shownParts(desk.layers);
+  const shapes = desk.layers.layers
+    .toReversed()
+    .flatMap((layer) => SHAPES.filter((one) => layer.parts.includes(one.part)));
+  const point = (event: React.PointerEvent<SVGSVGElement>, pressed: boolean): void => {
+    const back = event.currentTarget.getScreenCTM()?.inverse();
+    if (back) onPoint?.(new DOMPoint(event.clientX, event.clientY).matrixTransform(back), pressed);
+  };
   return (
     <div className={styles.canvas} data-proof={on.has('proof') || undefined}>
       <svg
         viewBox={`0 0 ${width} ${height}`}
         role="img"
         aria-label="Sample picture: a pressed plant on its sheet"
+        onPointerMove={onPoint && ((event) => point(event, false))}
+        onPointerDown={onPoint && ((event) => point(event, true))}
+        onPointerLeave={onPoint && (() => onPoint(null, false))}
         style={{ transform: `translate(${x}px, ${y}px) rotate(${turn}deg) scale(${mirrored ? -zoom : zoom}, ${zoom})` }}
       >
         <pattern id={checks} width="16" height="16" patternUnits="userSpaceOnUse">
@@ -43,10 +58,12 @@ export const Stage = memo(function Stage({
         </pattern>
         {/* The sheet's corner is cut away, so that there is something to see through. */}
         <rect width={width} height={height} fill={`url(#${checks})`} />
-        <path d={`M0 0H${width - 96}L${width} 84V${height}H0Z`} fill="#f4f2ea" />
-        {SHAPES.map((one) => (
-          <path key={one.path} d={one.path} fill={one.fill} />
-        ))}
+        <path d={`M0 0H${width - CUT_CORNER.across}L${width} ${CUT_CORNER.down}V${height}H0Z`} fill={PAPER} />
+        {shapes
+          .filter((one) => parts.has(one.part))
+          .map((one) => (
+            <path key={one.path} d={one.path} fill={one.fill} />
+          ))}
         {(masked || on.has('mask')) && (
           <path
             data-mask

@@ -16,12 +16,17 @@ import {
   type Did,
   freshDesk,
   letGo,
+  picks,
   slide,
   slides,
   zoomBy,
 } from '@/core/tryout/desk';
+import { fillJar } from '@/core/tryout/jars';
+import { shownParts } from '@/core/tryout/layerStack';
 import { nearestHeard } from '@/core/tryout/nearestHeard';
+import type { Happened } from '@/core/tryout/panelContents';
 import { type Outcome, pressKeys } from '@/core/tryout/pressKeys';
+import { colorAt } from '@/core/tryout/readPicture';
 import type { KeymapLink, KeymapView, RoomState, RoomView } from '@/core/view/views';
 import { sideOf } from '@/core/workspace/arrangement';
 import { bringOnTop } from '@/core/workspace/changePanels';
@@ -39,6 +44,7 @@ import { type RoomHook, useRoom } from '../room/useRoom';
 import { WorkspaceMenu } from '../room/WorkspaceMenu';
 import { useSettings } from '../shell/SettingsContext';
 import { FullScreen } from './FullScreen';
+import { JarShelf } from './JarShelf';
 import { MenuBar } from './MenuBar';
 import { Stage } from './Stage';
 import { type Ticked, Ticker } from './Ticker';
@@ -84,6 +90,8 @@ function TryoutScreen({ view, links, hook }: Props & { hook: RoomHook }) {
   const [ticked, setTicked] = useState<readonly Ticked[]>([]);
   const places = useMemo(() => placesOf(program.contexts), [program]);
   const [focus, setFocus] = useState<ContextId>(places.canvas);
+  const [pointer, setPointer] = useState<Happened['pointer']>(null);
+  const [typed, setTyped] = useState('');
   const stage = useRef<HTMLDivElement>(null);
   const text = useRef<HTMLInputElement>(null);
   const number = useRef(0);
@@ -184,13 +192,20 @@ function TryoutScreen({ view, links, hook }: Props & { hook: RoomHook }) {
       ),
     [ticked],
   );
+  const happened = useMemo(() => ({ desk, called, pointer, typed }), [desk, called, pointer, typed]);
   const inside = useCallback(
     (panel: CommandId) => {
       const command = facts.commands.get(panel);
-      return command && <PanelInside panel={command} values={desk.values} called={called} />;
+      return command && <PanelInside panel={command} program={program} happened={happened} />;
     },
-    [facts, desk.values, called],
+    [facts, program, happened],
   );
+  const onPoint = useStable((at: Happened['pointer'], pressed: boolean): void => {
+    setPointer(at);
+    const now = deskRef.current;
+    const color = pressed && at && picks(now, facts.commands) ? colorAt(at.x, at.y, shownParts(now.layers)) : null;
+    if (color) show({ ...now, jars: fillJar(now.jars, color) });
+  });
   /** A tab puts its panel on top; a button of a folded dock opens it beside the strip, or closes it. */
   const onTop = useStable((panel: CommandId): void => {
     const now = deskRef.current;
@@ -305,7 +320,7 @@ function TryoutScreen({ view, links, hook }: Props & { hook: RoomHook }) {
                   show(slide(deskRef.current, event.movementX, event.movementY));
               }}
             >
-              <Stage program={program} desk={desk} />
+              <Stage program={program} desk={desk} onPoint={onPoint} />
             </div>
           </RoomFrame>
           <div className={styles.foot}>
@@ -330,6 +345,8 @@ function TryoutScreen({ view, links, hook }: Props & { hook: RoomHook }) {
                 className={styles.text}
                 aria-label="A label to type into"
                 placeholder="Type into a label"
+                value={typed}
+                onChange={(event) => setTyped(event.target.value)}
                 onFocus={() => setFocus(places.typing as ContextId)}
                 onKeyDown={(event) => {
                   // What is typed goes into the text, unless this place has a command on it; all else is a press.
@@ -348,7 +365,7 @@ function TryoutScreen({ view, links, hook }: Props & { hook: RoomHook }) {
               {` · ${Math.round(100 * desk.view.zoom)} %`}
               {begun !== null && ' · waits for the second keys'}
             </span>
-            <span className={styles.colors} data-swapped={desk.swapped || undefined} aria-hidden="true" />
+            <JarShelf jars={desk.jars} />
           </div>
         </div>
         <Ticker ticked={ticked} bench={bench} />

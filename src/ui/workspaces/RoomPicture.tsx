@@ -53,7 +53,7 @@ export function RoomPicture({ program, room, keysOf, floor, onTop, masked = fals
         keysOf={keysOf}
         inside={(panel) => {
           const command = commands.get(panel);
-          return command && <PanelInside panel={command} />;
+          return command && <PanelInside panel={command} program={program} />;
         }}
         onTop={(panel) => {
           setPeeked((now) => (now === panel ? null : panel));
