@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { basename, join } from 'node:path';
 import { findCounterparts } from '../src/core/counterpart/findCounterparts';
+import { fromProgramFile, type ProgramFile } from '../src/core/file/programFile';
 import type { Command, CommandId, Kind } from '../src/core/program/program';
 
 /** Two command lists and which commands of them do the same. */
@@ -70,6 +71,36 @@ export function markedListsIn(folder: string): MarkedLists[] {
     .map((name) => readMarkedLists(join(folder, name)));
 }
 
+/** The demo's programs, two and two, with the counterparts that were written down by name before they were looked for. */
+export function demoLists(): MarkedLists[] {
+  const folder = join(import.meta.dirname, 'counterparts/demo');
+  return readdirSync(folder)
+    .sort()
+    .map((file) => {
+      const name = basename(file, '.tsv');
+      const [left = [], right = []] = name.split('-').map(commandsOfDemo);
+      const truth = new Map(
+        readFileSync(join(folder, file), 'utf8')
+          .trim()
+          .split('\n')
+          .map((line) => {
+            const [a, b] = line.split('\t');
+            return [named(left, a).id, named(right, b).id] as const;
+          }),
+      );
+      return { name, left, right, truth };
+    });
+}
+
+const commandsOfDemo = (name: string): readonly Command[] =>
+  fromProgramFile(JSON.parse(readFileSync(`demo/${name}.json`, 'utf8')) as ProgramFile).program.commands;
+
+function named(list: readonly Command[], name: string | undefined): Command {
+  const found = list.find((one) => one.name === name);
+  if (!found) throw new Error(`The demo has no command “${name}”.`);
+  return found;
+}
+
 /** How well counterparts are found: of the sure ones, how many are right; of the true ones, how many are sure or suggested first. */
 export function measureCounterparts({ left, right, truth }: MarkedLists) {
   const found = findCounterparts(left, right) ?? [];
@@ -89,8 +120,10 @@ export function measureCounterparts({ left, right, truth }: MarkedLists) {
 
 /** Run by itself it tells what went wrong, for the folder given or ours. */
 if (process.argv[1]?.endsWith('counterparts.ts')) {
-  const folder = process.argv[2] ?? join(import.meta.dirname, 'counterparts');
-  for (const lists of markedListsIn(folder)) {
+  const folder = process.argv[2]?.includes('/') ? process.argv[2] : join(import.meta.dirname, 'counterparts');
+  for (const lists of process.argv[2]?.includes('/')
+    ? markedListsIn(folder)
+    : [...markedListsIn(folder), ...demoLists()]) {
     const { left, right, truth } = lists;
     const nameOf = (list: readonly Command[], id: CommandId | null | undefined): string => {
       const command = list.find((one) => one.id === id);

@@ -72,6 +72,19 @@ export function purposeOf(group: readonly Command[]): string | null {
   return others.every((one) => one.path.join('\n') === first.path.join('\n')) ? (first.path.at(-1) ?? null) : null;
 }
 
+/** Whether commands that share a key sit in groups apart. */
+export function turnsApart(groups: readonly (readonly CommandId[])[], keymap: Keymap): boolean {
+  const home = new Map<string, number>();
+  return groups.some((group, at) =>
+    group.some((one) =>
+      bindingsOf(keymap, one).some(({ chord }) => {
+        if (!home.has(chord)) home.set(chord, at);
+        return home.get(chord) !== at;
+      }),
+    ),
+  );
+}
+
 /** Groups in which commands that share a key sit together, where the first of them is; others stay as they are. */
 export function gatherTurns(
   groups: readonly (readonly CommandId[])[],

@@ -32,7 +32,7 @@ import {
 import { dropSpots } from './dropSpots';
 import { placePanel } from './placePanel';
 import { applyWorkspace, factoryRoom, fitWorkspace, PARTS, pickParts, standsAs, stepTo } from './room';
-import { factoryTools, gatherTurns, placeButton, removeButton, type Strip, stepButton } from './toolLayout';
+import { factoryTools, gatherTurns, placeButton, removeButton, type Strip, stepButton, turnsApart } from './toolLayout';
 
 const PANELS = ['a', 'b', 'c', 'd', 'e', 'f', 'g'];
 const program: Program = {
@@ -264,6 +264,10 @@ describe('tools and bars', () => {
       ['b', 'U'],
     ]);
     expect(gatherTurns(strip.groups, keymap)).toEqual([['a', 'e'], ['b'], ['c'], ['d', 'f']]);
+    expect([turnsApart(strip.groups, keymap), turnsApart(gatherTurns(strip.groups, keymap), keymap)]).toEqual([
+      true,
+      false,
+    ]);
     expect(gatherTurns(gatherTurns(strip.groups, keymap), keymap)).toEqual(gatherTurns(strip.groups, keymap));
     const factory = keymapOf([
       ['fill', 'S'],

@@ -17,6 +17,7 @@ import {
   type StripName,
   stepButton,
   type ToolLayout,
+  turnsApart,
 } from '@/core/workspace/toolLayout';
 import { KeyCaps } from '../parts/KeyCaps';
 import { Segments } from '../parts/Segments';
@@ -51,7 +52,7 @@ export function ToolsPart({ program, room, keymap, keysOf, actions }: Props) {
   const put = (title: string, next: Strip): void => change(title, { [name]: next });
   const moveTitle = `Move ${chosen === null ? '' : nameOf(chosen)} on the ${STRIP_WORDS[name]}`;
   const gathered = gatherTurns(strip.groups, keymap);
-  const canGather = JSON.stringify(gathered) !== JSON.stringify(strip.groups);
+  const canGather = turnsApart(strip.groups, keymap);
   return (
     <div className={styles.tools}>
       <section className={styles.toolOptions} aria-label="How the buttons are">
