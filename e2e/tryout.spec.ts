@@ -89,3 +89,35 @@ test('menus are walked by keyboard alone, and a tool that was only held gives wa
   await page.keyboard.up('KeyU');
   await expect(tools.locator(`[data-tool="${first}"]`)).toHaveAttribute('aria-pressed', 'true');
 });
+
+test('panels tell of the picture and of what is done: layers, finds, colors picked, readings under the pointer', async ({
+  page,
+}) => {
+  await open(page, '/tryout/tarnlight/factory-keys');
+  const call = async (menu: string, line: string): Promise<void> => {
+    await page.getByRole('menuitem', { name: menu, exact: true }).click();
+    await page.getByRole('menu', { name: menu }).getByRole('menuitem', { name: line, exact: true }).click();
+  };
+  const panel = (name: string) => page.getByRole('tabpanel', { name });
+  const picture = page.getByRole('img', { name: /^Sample picture/ });
+  const shapes = await picture.locator('path').count();
+  await call('Layer', 'Hide layer');
+  await expect(panel('Layers')).toContainText('Leaves hidden');
+  // Eighteen leaves are gone from the picture.
+  await expect(picture.locator('path')).toHaveCount(shapes - 18);
+  await call('Find', 'Find foxing');
+  await expect(panel('Finds')).toContainText('Foxing1 ×');
+  await page.getByRole('button', { name: 'Readout', exact: true }).click();
+  const box = await picture.boundingBox();
+  if (!box) throw new Error('No picture.');
+  const [x, y] = [box.x + (246 / 420) * box.width, box.y + (32 / 300) * box.height];
+  await page.mouse.move(x, y);
+  await expect(panel('Readout')).toContainText('Across246 mmDown32 mm');
+  // What is picked from the picture is in hand.
+  const jar = page.getByRole('img', { name: /^Color in hand/ });
+  const before = await jar.getAttribute('aria-label');
+  await page.keyboard.press('KeyW');
+  await expect(page.getByRole('button', { name: 'Pick color, W' })).toHaveAttribute('aria-pressed', 'true');
+  await page.mouse.click(x, y);
+  await expect(jar).not.toHaveAttribute('aria-label', before ?? '');
+});

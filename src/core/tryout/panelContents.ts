@@ -3,7 +3,7 @@ import type { Command, Program } from '../program/program';
 import type { Desk } from './desk';
 import { type Layer, shownParts } from './layerStack';
 import { colorAt, extentOf, grayOf, mainColors, tonesOf } from './readPicture';
-import { SAMPLE_SIZE } from './samplePicture';
+import { CUT_CORNER, PAPER, PARTS, type Part, SAMPLE_SIZE } from './samplePicture';
 
 /** What happened at the stand-in so far, of which panels tell. */
 export type Happened = {
@@ -56,6 +56,12 @@ export function panelContents(panel: Command, program: Program, happened: Happen
   if (names(/\bplates?\b|small page|navigator/i)) return { kind: 'small picture', zoom: desk.view.zoom };
   if (is('info')) return { kind: 'facts', facts: reading(happened) };
   if (names(/card|sample|points?\b/i)) return { kind: 'facts', facts: samples(happened) };
+  if (names(/\bstock\b|\bpapers?\b/i)) return { kind: 'facts', facts: stock() };
+  if (is('object'))
+    return {
+      kind: 'lines',
+      lines: PARTS.toReversed().map((part) => `${NAMES[part]} · ${parts.has(part) ? extentOf(part).count : 'hidden'}`),
+    };
   if (names(/ruler|scale|edge|area|measure|align|transform/i)) return { kind: 'facts', facts: measures() };
   if (is('text') || names(/\blabel\b|\btext\b|\btable\b|\bpackets?\b/i))
     return { kind: 'facts', facts: [...LABEL, ['Text', happened.typed || 'nothing typed yet']] };
@@ -98,6 +104,14 @@ function samples({ desk }: Happened): Fact[] {
     return [what, color ? percent(color) : '–'];
   });
 }
+
+const NAMES: Readonly<Record<Part, string>> = { stem: 'Stem', leaves: 'Leaves', petals: 'Petals' };
+
+const stock = (): Fact[] => [
+  ['Sheet', `${SAMPLE_SIZE.width} × ${SAMPLE_SIZE.height} mm`],
+  ['Paper', PAPER],
+  ['Corner cut away', `${CUT_CORNER.across} × ${CUT_CORNER.down} mm`],
+];
 
 function measures(): Fact[] {
   const [stem, leaves, petals] = [extentOf('stem'), extentOf('leaves'), extentOf('petals')];

@@ -70,15 +70,20 @@ export function ButtonStrip({ strip, columns, label, pressed = null, keysOf, onC
   };
   const groups = strip.groups.map((group) => {
     const name = group.join();
+    const tools = group.flatMap((id) => commands.get(id) ?? []);
+    const purpose = rail ? purposeOf(tools) : null;
     const shut = folds && group.length > 1;
     return (
       <div key={name} role="presentation" className={styles.drawer} data-shut={(shut && name !== open) || undefined}>
-        {shut && (
+        {shut ? (
           <DrawerFront
-            tools={group.flatMap((id) => commands.get(id) ?? [])}
+            tools={tools}
+            purpose={purpose}
             open={name === open}
             onOpen={onCall && (() => setOpened(name))}
           />
+        ) : (
+          purpose && <span className={styles.purpose}>{purpose}</span>
         )}
         {(!shut || name === open) && (
           <div role="presentation" className={styles.group}>
@@ -112,14 +117,15 @@ export function ButtonStrip({ strip, columns, label, pressed = null, keysOf, onC
 /** The front of a drawer: what its tools are for, else a few of them in small. */
 function DrawerFront({
   tools,
+  purpose,
   open,
   onOpen,
 }: {
   tools: readonly Command[];
+  purpose: string | null;
   open: boolean;
   onOpen: (() => void) | undefined;
 }) {
-  const purpose = purposeOf(tools);
   const face =
     purpose ?? (open ? <hr /> : tools.slice(0, 4).map((one) => <CommandIcon key={one.id} command={one.id} />));
   if (!onOpen)
