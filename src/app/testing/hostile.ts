@@ -198,7 +198,7 @@ const PIECES = [
     '<sup>',
     '<kbd>',
     '</',
-    '<br a b>',
+    '<br a b c d e f>',
     '<svg>',
   ],
   ...['&lt;', '&#0;', '&#x202e;', '&amp', '\u0000', '\ufeff', '\ud83d', 'é', '\u0301', '¹', '†', '…', '👍'],
@@ -242,6 +242,14 @@ export function hostileFile(random: Random, most: number): Uint8Array {
   const text = parts.join('');
   if (how < 0.25) return new Uint8Array(Buffer.from(`\ufeff${text}`, 'utf16le'));
   return new TextEncoder().encode(text);
+}
+
+/** Files as large as are taken: each piece by itself over and over, then a few in turn. */
+export function largestFiles(random: Random, bytes: number, mixed: number): readonly Uint8Array[] {
+  const few = (): string => Array.from({ length: 2 + Math.floor(random() * 2) }, () => among(random, PIECES)).join('');
+  return [...PIECES, ...Array.from({ length: mixed }, few)].map((turn) =>
+    new TextEncoder().encode(turn.repeat(Math.ceil(bytes / turn.length))).slice(0, bytes),
+  );
 }
 
 /** An address of a page: a real one spoilt, or none. */
