@@ -84,8 +84,8 @@ const VIEWS: readonly (readonly [name: string, address: string, prepare?: (page:
       await page.keyboard.press('Control+KeyZ');
       await page.keyboard.press('Alt+KeyS');
       await page.keyboard.press('Shift+KeyH');
-      await page.getByRole('menuitem', { name: 'Repair', exact: true }).click();
-      await page.getByRole('menu', { name: 'Repair' }).waitFor();
+      await page.getByRole('menuitem', { name: 'Mend', exact: true }).click();
+      await page.getByRole('menu', { name: 'Mend' }).waitFor();
     },
   ],
   ['check', '/board/quillmoor/label-drawing/align-left?show=check', dialog],
