@@ -5,8 +5,24 @@ import type { Command } from '../program/program';
 const TASKS: readonly (readonly [task: string, about: readonly Meaning[]])[] = [
   ['Steps back and forth', ['undo', 'redo', 'history', 'revert']],
   ['Masking', ['mask', 'quickmask']],
+  [
+    'Mending',
+    [
+      'heal',
+      'spot heal',
+      'clone',
+      'patch',
+      'stain',
+      'dust',
+      'descreen',
+      'noise',
+      'red eye',
+      '~lift',
+      '~mend',
+      '~pinhol',
+    ],
+  ],
   ['Selecting', ['selection', 'lasso', 'wand', 'all=all', 'all=none']],
-  ['Mending', ['heal', 'spot heal', 'clone', 'patch', 'stain', 'descreen', 'noise', 'red eye']],
   [
     'Tone and color',
     [
