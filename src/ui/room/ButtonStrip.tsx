@@ -31,13 +31,13 @@ export function ButtonStrip({ strip, columns, label, pressed = null, keysOf, onC
   const frame = useRef<HTMLDivElement>(null);
   const folds = useOverflow(frame, rail ? `${strip.size} ${strip.words} ${columns} ${strip.groups.join(' ')}` : null);
   const [opened, setOpened] = useState<string | null>(null);
-  // What is in hand is never in a drawer that is shut.
-  const inHand = strip.groups.find((group) => pressed !== null && group.includes(pressed))?.join() ?? null;
-  const lastInHand = useRef(inHand);
-  if (lastInHand.current !== inHand) {
-    lastInHand.current = inHand;
-    if (opened !== null) setOpened(null);
+  // What comes to hand is never in a drawer that is shut, whichever was opened before.
+  const [before, setBefore] = useState(pressed);
+  if (before !== pressed) {
+    setBefore(pressed);
+    setOpened(null);
   }
+  const inHand = strip.groups.find((group) => pressed !== null && group.includes(pressed))?.join() ?? null;
   const open = opened ?? inHand ?? strip.groups[0]?.join();
   const button = (id: CommandId) => {
     const command = commands.get(id);

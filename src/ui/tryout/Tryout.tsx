@@ -362,7 +362,7 @@ function TryoutScreen({ view, links, hook }: Props & { hook: RoomHook }) {
             <span className={styles.state} role="status">
               {program.commands.find((one) => one.id === desk.tool)?.name}
               {[...desk.values].slice(-2).map(([what, value]) => ` · ${what} ${value}`)}
-              {` · ${Math.round(100 * desk.view.zoom)} %`}
+              {` · ${Math.round(100 * desk.view.zoom)}\u00a0%`}
               {begun !== null && ' · waits for the second keys'}
             </span>
             <JarShelf jars={desk.jars} />
