@@ -24,6 +24,13 @@ for (const [name, address, prepare] of SCREENS) {
     await prepare?.(page);
     await still(page);
     await expectAccessible(page, 'studio');
+    // The program and the keymap of the address, and which screen.
+    const [, program, keymap] =
+      /^\/(?:shelf\/\w+|[a-z]+)\/(tarnlight|nibshore|quillmoor)(?:\/([\w-]+))?/.exec(address) ?? [];
+    const names = [program, keymap].flatMap((one) => (one && !one.startsWith('no-') ? [one.replaceAll('-', ' ')] : []));
+    expect((await page.title()).toLowerCase()).toMatch(
+      new RegExp(`^${[...names, '[a-z ]+', 'gray pin'].join(' · ')}$`),
+    );
     const [wide, high] = await page.evaluate(() => [
       document.documentElement.scrollWidth,
       document.documentElement.scrollHeight,

@@ -109,6 +109,17 @@ export const loadKeymapView = ofOneMoment(async function loadKeymapView(
   return viewOf(program, await findKeymap(program.id, keymapSlug));
 });
 
+/** The names of a program and of one of its keymaps, as far as they are there, for people to tell pages apart by. */
+export const loadNames = ofOneMoment(async function loadNames(
+  programSlug: string,
+  keymapSlug: string | null,
+): Promise<readonly string[]> {
+  const program = await orMissing(findProgram(programSlug));
+  if (!program) return [];
+  const keymap = keymapSlug === null ? null : await orMissing(findKeymap(program.id, keymapSlug));
+  return keymap ? [program.name, keymap.name] : [program.name];
+});
+
 /** Loads a keymap by its number. @throws Problem when there is none. */
 export const loadKeymapViewById = ofOneMoment(async function loadKeymapViewById(id: number): Promise<KeymapView> {
   const row = await keymapById(id);

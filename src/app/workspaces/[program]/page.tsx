@@ -1,6 +1,6 @@
-import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { addressPart } from '@/app/addressPart';
+import { titleOf } from '@/app/titleOf';
 import { ofOneMoment } from '@/server/database';
 import { listLinks, orMissing } from '@/server/useCases/screens';
 import { loadWorkspaces } from '@/server/useCases/workspaces';
@@ -9,7 +9,7 @@ import { Workspaces } from '@/ui/workspaces/Workspaces';
 
 type Props = { params: Promise<{ program: string }>; searchParams: Promise<Record<string, string | undefined>> };
 
-export const metadata: Metadata = { title: 'Workspaces' };
+export const generateMetadata = titleOf('Workspaces');
 
 /** What surrounds the keys of a program: panels, menus, tools, appearance, and what is kept of them. */
 export default ofOneMoment(async function Page({ params, searchParams }: Props) {

@@ -1,6 +1,6 @@
-import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { addressPart } from '@/app/addressPart';
+import { titleOf } from '@/app/titleOf';
 import { ofOneMoment } from '@/server/database';
 import { loadMatch } from '@/server/useCases/match';
 import { listLinks, noteUse, orMissing } from '@/server/useCases/screens';
@@ -13,7 +13,7 @@ type Props = {
   searchParams: Promise<{ like?: string | string[]; show?: string | string[] }>;
 };
 
-export const metadata: Metadata = { title: 'Match' };
+export const generateMetadata = titleOf('Match');
 
 /** A keymap and the one it is to feel like; which that is stands in the address. */
 export default ofOneMoment(async function Page({ params, searchParams }: Props) {

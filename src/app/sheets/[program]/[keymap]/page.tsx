@@ -1,6 +1,6 @@
-import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { addressPart } from '@/app/addressPart';
+import { titleOf } from '@/app/titleOf';
 import { ofOneMoment } from '@/server/database';
 import { sheetOptions } from '@/server/schemas/sheets';
 import { listLinks, orMissing } from '@/server/useCases/screens';
@@ -12,7 +12,7 @@ type Props = {
   searchParams: Promise<Record<string, string | string[] | undefined>>;
 };
 
-export const metadata: Metadata = { title: 'Sheets' };
+export const generateMetadata = titleOf('Sheets');
 
 /** The sheet of one keymap; what is on it stands in the address. */
 export default ofOneMoment(async function Page({ params, searchParams }: Props) {

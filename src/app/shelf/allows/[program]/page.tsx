@@ -1,12 +1,12 @@
-import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { addressPart } from '@/app/addressPart';
+import { titleOf } from '@/app/titleOf';
 import { ofOneMoment } from '@/server/database';
 import { loadProgramView } from '@/server/useCases/editProgram';
 import { orMissing } from '@/server/useCases/screens';
 import { Allows } from '@/ui/allows/Allows';
 
-export const metadata: Metadata = { title: 'What the program allows' };
+export const generateMetadata = titleOf('What the program allows');
 
 /** What a program says of itself: places, turns, fixed keys, forms, menu letters, commands. */
 export default ofOneMoment(async function Page({ params }: { params: Promise<{ program: string }> }) {

@@ -1,6 +1,6 @@
-import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { addressPart } from '@/app/addressPart';
+import { titleOf } from '@/app/titleOf';
 import { ofOneMoment } from '@/server/database';
 import { listLinks, loadKeymapView, orMissing } from '@/server/useCases/screens';
 import { Compare } from '@/ui/compare/Compare';
@@ -10,7 +10,7 @@ type Props = {
   searchParams: Promise<{ left?: string | string[]; right?: string | string[] }>;
 };
 
-export const metadata: Metadata = { title: 'Compare' };
+export const generateMetadata = titleOf('Compare');
 
 /** Two keymaps of a program side by side; which they are stands in the address. */
 export default ofOneMoment(async function Page({ params, searchParams }: Props) {

@@ -1,6 +1,6 @@
-import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { addressPart } from '@/app/addressPart';
+import { titleOf } from '@/app/titleOf';
 import { ofOneMoment } from '@/server/database';
 import { listLinks, loadKeymapView, noteUse, orMissing } from '@/server/useCases/screens';
 import { loadRoom } from '@/server/useCases/workspaces';
@@ -8,7 +8,7 @@ import { Tryout } from '@/ui/tryout/Tryout';
 
 type Props = { params: Promise<{ program: string; keymap: string }> };
 
-export const metadata: Metadata = { title: 'Tryout' };
+export const generateMetadata = titleOf('Tryout');
 
 /** The stand-in program of a keymap. */
 export default ofOneMoment(async function Page({ params }: Props) {

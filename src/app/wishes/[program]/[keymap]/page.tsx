@@ -1,6 +1,6 @@
-import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { addressPart } from '@/app/addressPart';
+import { titleOf } from '@/app/titleOf';
 import { ofOneMoment } from '@/server/database';
 import { loadWishes } from '@/server/useCases/advice';
 import { listLinks, noteUse, orMissing } from '@/server/useCases/screens';
@@ -11,7 +11,7 @@ type Props = {
   searchParams: Promise<{ show?: string | string[] }>;
 };
 
-export const metadata: Metadata = { title: 'Wish list' };
+export const generateMetadata = titleOf('Wish list');
 
 /** The wish list of a keymap: what is wished for, the plan, and what it brings. */
 export default ofOneMoment(async function Page({ params, searchParams }: Props) {

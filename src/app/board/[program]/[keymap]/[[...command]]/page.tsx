@@ -1,6 +1,6 @@
-import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { addressPart } from '@/app/addressPart';
+import { titleOf } from '@/app/titleOf';
 import { ofOneMoment } from '@/server/database';
 import { loadAdvice } from '@/server/useCases/advice';
 import { listLinks, loadKeymapView, noteUse, orMissing } from '@/server/useCases/screens';
@@ -11,7 +11,7 @@ type Props = {
   searchParams: Promise<{ show?: string | string[] }>;
 };
 
-export const metadata: Metadata = { title: 'Board' };
+export const generateMetadata = titleOf('Board');
 
 /** The Board of one keymap, with a command on the bench if the address names one. */
 export default ofOneMoment(async function Page({ params, searchParams }: Props) {

@@ -1,6 +1,6 @@
-import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { addressPart } from '@/app/addressPart';
+import { titleOf } from '@/app/titleOf';
 import { ofOneMoment } from '@/server/database';
 import { loadChangeList } from '@/server/useCases/changeList';
 import { listLinks, orMissing } from '@/server/useCases/screens';
@@ -11,7 +11,7 @@ type Props = {
   searchParams: Promise<{ from?: string }>;
 };
 
-export const metadata: Metadata = { title: 'Change list' };
+export const generateMetadata = titleOf('Change list');
 
 /** The steps that carry a keymap into the real program by hand. */
 export default ofOneMoment(async function Page({ params, searchParams }: Props) {
