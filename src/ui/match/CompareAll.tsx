@@ -85,7 +85,7 @@ export function CompareAll({ all, links, initialShown }: Props) {
   const more = links.find((one) => !addresses.includes(`${one.program}/${one.keymap}`));
   return (
     <div className="screen">
-      <header className="bar">
+      <header className="bar" data-wraps>
         <h1>Match</h1>
         <span className="soft">compare</span>
         {compared.map(({ view, name }, i) => (

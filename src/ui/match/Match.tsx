@@ -166,7 +166,7 @@ export function Match({ match, links, initialShown }: Props) {
   const changes = useMemo(() => compareKeymaps(draft.kept, draft.keymap).length, [draft.kept, draft.keymap]);
   return (
     <div className="screen">
-      <header className="bar">
+      <header className="bar" data-wraps>
         <h1>Match</h1>
         <span className="soft">make</span>
         <KeymapPicker

@@ -226,7 +226,7 @@ function TryoutScreen({ view, links, hook }: Props & { hook: RoomHook }) {
   const onLeave = useStable(() => stage.current?.focus());
   return (
     <div className="screen">
-      <header className="bar">
+      <header className="bar" data-wraps>
         <h1>Tryout</h1>
         <KeymapPicker
           label={`${program.name} · ${view.draft.name}`}
