@@ -7,33 +7,15 @@ import { whereOf } from '../keyboard/where';
 import { bindingsOf, type Keymap, keymapOf } from '../keymap/keymap';
 import { applyTicket, invertTicket } from '../keymap/ticket';
 import { type Command, DEFAULT_FORMS, DEFAULT_RULES, KINDS, type Program } from '../program/program';
-import { anyKeymap, CHORDS, here, sampleProgram } from '../testing/sampleProgram';
+import { anyKeymap, CHORDS, here } from '../testing/sampleProgram';
+import { advisor, ids, RULES, taskOf } from '../testing/transferTask';
 import { plainWords } from '../text/sentence';
 import { deriveAgain } from './deriveAgain';
 import { describeTransferLine } from './describeTransferLine';
 import { planKnockOns } from './planKnockOns';
 import { transfer } from './transfer';
-import type { Choice, TransferRules, TransferTask } from './transferTypes';
+import type { Choice, TransferTask } from './transferTypes';
 import { translateKeys } from './translateKeys';
-
-const RULES: TransferRules = { kinds: KINDS, onlyEmpty: false, preferEasier: false, besides: false };
-const ids = sampleProgram.commands.map((one) => one.id);
-const commands = new Map(sampleProgram.commands.map((one) => [one.id, one]));
-const advisor = buildAdvisor(programFacts(sampleProgram), here, 'left', []);
-
-function taskOf(given: Partial<TransferTask> & Pick<TransferTask, 'keymap' | 'theirKeys'>): TransferTask {
-  return {
-    advisor,
-    theirCommands: commands,
-    pairs: ids.map((id) => ({ mine: id, theirs: id })),
-    rules: RULES,
-    choices: new Map(),
-    instead: new Map(),
-    settled: new Map(),
-    usesOf: () => 1,
-    ...given,
-  };
-}
 
 const anyChoice: fc.Arbitrary<Choice> = fc.oneof(
   fc.constant<Choice>({ kind: 'take' }),
