@@ -1,13 +1,15 @@
 'use client';
 
-import { type CSSProperties, type RefObject, useLayoutEffect, useRef, useState } from 'react';
+import { type CSSProperties, useRef, useState } from 'react';
 import type { Command, CommandId } from '@/core/program/program';
 import { BUTTON_PIXELS, purposeOf, type Strip } from '@/core/workspace/toolLayout';
 import { spoken } from '../parts/spoken';
 import type { KeysOf } from '../parts/useKeysOf';
 import { CommandIcon } from './CommandIcon';
+import { DrawerFront } from './DrawerFront';
 import { useRoomContext } from './RoomContext';
 import styles from './room.module.css';
+import { useOverflow } from './useOverflow';
 
 type Props = {
   readonly strip: Strip;
@@ -112,59 +114,4 @@ export function ButtonStrip({ strip, columns, label, pressed = null, keysOf, onC
       {groups}
     </div>
   );
-}
-
-/** The front of a drawer: what its tools are for, else a few of them in small. */
-function DrawerFront({
-  tools,
-  purpose,
-  open,
-  onOpen,
-}: {
-  tools: readonly Command[];
-  purpose: string | null;
-  open: boolean;
-  onOpen: (() => void) | undefined;
-}) {
-  const face =
-    purpose ?? (open ? <hr /> : tools.slice(0, 4).map((one) => <CommandIcon key={one.id} command={one.id} />));
-  if (!onOpen)
-    return (
-      <span className={styles.front} aria-hidden="true">
-        {face}
-      </span>
-    );
-  const names = tools.map((one) => one.name).join(', ');
-  return (
-    <button
-      type="button"
-      className={styles.front}
-      aria-expanded={open}
-      aria-label={purpose ? `${purpose} tools` : names}
-      title={names}
-      onClick={onOpen}
-    >
-      {face}
-    </button>
-  );
-}
-
-/** Whether what is in a frame is higher than the frame, as it would be with nothing folded; measured anew for another subject. */
-function useOverflow(frame: RefObject<HTMLElement | null>, subject: string | null): boolean {
-  const [natural, setNatural] = useState<{ readonly subject: string; readonly height: number } | null>(null);
-  const [height, setHeight] = useState(0);
-  useLayoutEffect(() => {
-    const element = frame.current;
-    if (!element || subject === null) return;
-    const watching = new ResizeObserver(() => setHeight(element.clientHeight));
-    watching.observe(element);
-    setHeight(element.clientHeight);
-    return () => watching.disconnect();
-  }, [frame, subject]);
-  useLayoutEffect(() => {
-    const element = frame.current;
-    if (element && subject !== null && natural?.subject !== subject)
-      setNatural({ subject, height: element.scrollHeight });
-  });
-  return subject !== null && natural?.subject === subject && height > 0 && natural.height > height + 1;
 }
