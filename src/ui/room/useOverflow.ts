@@ -12,10 +12,13 @@ export function useOverflow(frame: RefObject<HTMLElement | null>, subject: strin
     setHeight(element.clientHeight);
     return () => watching.disconnect();
   }, [frame, subject]);
+  const known = natural?.subject === subject ? natural.height : null;
+  const folds = known !== null && height > 0 && known > height + 1;
   useLayoutEffect(() => {
     const element = frame.current;
-    if (element && subject !== null && natural?.subject !== subject)
-      setNatural({ subject, height: element.scrollHeight });
+    if (!element || subject === null || folds) return;
+    // What is in it may have grown since, as when controls are made larger.
+    if (known === null || element.scrollHeight > known) setNatural({ subject, height: element.scrollHeight });
   });
-  return subject !== null && natural?.subject === subject && height > 0 && natural.height > height + 1;
+  return folds;
 }
