@@ -29,6 +29,8 @@ export function startServer({ port, mode = 'start', data, quiet = false, nodeArg
     stdio: quiet ? ['ignore', 'ignore', 'inherit'] : ['ignore', 'inherit', 'inherit'],
     env: {
       ...environment,
+      // Threads that come and go would each leave an arena of memory behind.
+      MALLOC_ARENA_MAX: '2',
       ...(mode === 'start' ? { NEXT_MANUAL_SIG_HANDLE: 'true' } : {}),
       ...(data ? { GRAY_PIN_DATA: data } : {}),
     },
