@@ -6,7 +6,7 @@ import { buildClashIndex, findClashes, programFacts } from '../clash/clashIndex'
 import { verdict } from '../clash/verdict';
 import { usesOf } from '../effort/uses';
 import { bindingsOf, type Keymap, keymapOf, type Row } from '../keymap/keymap';
-import { applyTicket, invertTicket } from '../keymap/ticket';
+import { applyTicket, invertTicket, type Ticket } from '../keymap/ticket';
 import { type Command, DEFAULT_RULES, FORMS, type Program } from '../program/program';
 import { isSentence } from '../testing/isSentence';
 import { here } from '../testing/sampleProgram';
@@ -141,6 +141,22 @@ describe('a plan', () => {
       }),
       { numRuns: 400 },
     );
+  });
+
+  it('takes nothing from a spare that is heard where the wish is not, or that is to stay', () => {
+    const keymap = keymapOf(
+      [
+        ['open-row', 'F'],
+        ['step-in', 'S'],
+      ],
+      ['open-row'],
+    );
+    // The wish is heard over the canvas only, the spare in the list only.
+    const wanted = list(['clone'], { layers: [[]], pins: [['clone', 'F']] });
+    const { ticket } = plan(keymap, wanted);
+    const after = applyTicket(keymap, ticket as Ticket);
+    expect(bindingsOf(after, 'clone')).toEqual([{ chord: 'F' }]);
+    expect(bindingsOf(after, 'open-row')).toEqual([{ chord: 'F' }]);
   });
 
   it('makes nobody worse off unless somebody named pays for it', () => {

@@ -1,6 +1,6 @@
 import type { Assignment } from '../assignment/assign';
 import type { ChordText } from '../chord/chord';
-import type { ClashIndex } from '../clash/clashIndex';
+import { type ClashIndex, relation } from '../clash/clashIndex';
 import { type Binding, bindingsOf, type Keymap, sameBindings } from '../keymap/keymap';
 import { applyTicket, type Change, type Ticket } from '../keymap/ticket';
 import type { Command, CommandId } from '../program/program';
@@ -210,19 +210,25 @@ function ticketOf(
 ): Ticket | null {
   const after = new Map<CommandId, readonly Binding[]>();
   const now = (id: CommandId): readonly Binding[] => after.get(id) ?? bindingsOf(keymap, id);
-  const taken = new Set<ChordText>();
+  const { facts, where } = advisor;
+  const takers = new Map<ChordText, Command[]>();
   table.list.forEach((row, r) => {
     const chord = chordOf(table, chosen, r);
     if (chord === row.own) return;
     const bindings = now(row.command.id);
     const had = bindings.find((one) => one.chord === row.own);
     const added = chord === null ? [] : [withHook(advisor.chord(chord), had)];
-    if (chord !== null) taken.add(advisor.where.place(chord));
+    if (chord !== null) takers.set(where.place(chord), [...(takers.get(where.place(chord)) ?? []), row.command]);
     after.set(row.command.id, had ? bindings.flatMap((one) => (one === had ? added : [one])) : [...bindings, ...added]);
   });
   for (const id of keymap.spares) {
     if (list.wishes.includes(id)) continue;
-    const left = now(id).filter((one) => one.keeper || !taken.has(advisor.where.place(one.chord)));
+    const spare = facts.commands.get(id);
+    // One that is heard elsewhere, or in turns, keeps what another gets besides.
+    const taken = ({ chord }: Binding): boolean =>
+      spare !== undefined &&
+      (takers.get(where.place(chord)) ?? []).some((one) => relation(facts, one, spare) === 'clash');
+    const left = now(id).filter((one) => one.keeper || !taken(one));
     if (left.length < now(id).length) after.set(id, left);
   }
   const changes = [...after]
