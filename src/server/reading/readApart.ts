@@ -17,7 +17,7 @@ const AT_ONCE = 2;
 const MOST_WAITING = 20;
 /** So long, in ms, and in so much memory, in MB: many times what the largest real list takes. */
 const LONGEST = 15_000;
-export const MEMORY = { maxOldGenerationSizeMb: 144, maxYoungGenerationSizeMb: 24 };
+export const MEMORY = { maxOldGenerationSizeMb: 120, maxYoungGenerationSizeMb: 16 };
 
 const waiting: Job[] = [];
 const reading = new Set<Job>();
