@@ -41,21 +41,11 @@ export function understand(bytes: Uint8Array, roles: readonly (readonly Role[] |
 
 /** Reads our own JSON file. @throws Problem when it is not one, or contradicts itself. */
 export function readProgramFile(text: string): ProgramWithKeymaps {
-  let json: unknown;
-  try {
-    json = JSON.parse(text);
-  } catch {
-    throw new Problem(
-      'unreadable',
-      'This looks like a JSON file but breaks off or is damaged. Export it again and try that one.',
-    );
-  }
-  if ((json as { format?: unknown }).format !== 'gray-pin-program') {
-    throw new Problem(
-      'unreadable',
+  const json = ofFormat(text, 'gray-pin-program', {
+    damaged: 'This looks like a JSON file but breaks off or is damaged. Export it again and try that one.',
+    other:
       'This is a JSON file, but not one that was exported here. A list as CSV or as a web page can be read as well.',
-    );
-  }
+  });
   try {
     return fromProgramFile(check<ProgramFile>(programFile, json, 'This file'));
   } catch (error) {
@@ -66,16 +56,21 @@ export function readProgramFile(text: string): ProgramWithKeymaps {
 
 /** Reads a file of workspaces. @throws Problem when it is not one. */
 export function readWorkspaceFile(text: string): WorkspaceFile {
+  const json = ofFormat(text, 'gray-pin-workspaces', {
+    damaged: 'This file breaks off or is damaged. Export it again and try that one.',
+    other: 'This is not a file with workspaces. Export one from the list of workspaces first.',
+  });
+  return workspaceFile(json);
+}
+
+/** What a file of ours holds. @throws Problem in one of two sentences. */
+function ofFormat(text: string, format: string, says: { readonly damaged: string; readonly other: string }): unknown {
   let json: unknown;
   try {
     json = JSON.parse(text);
   } catch {
-    throw new Problem('unreadable', 'This file breaks off or is damaged. Export it again and try that one.');
+    throw new Problem('unreadable', says.damaged);
   }
-  if ((json as { format?: unknown } | null)?.format !== 'gray-pin-workspaces')
-    throw new Problem(
-      'unreadable',
-      'This is not a file with workspaces. Export one from the list of workspaces first.',
-    );
-  return workspaceFile(json);
+  if ((json as { format?: unknown } | null)?.format !== format) throw new Problem('unreadable', says.other);
+  return json;
 }
