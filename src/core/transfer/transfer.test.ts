@@ -73,6 +73,16 @@ describe('a transfer', () => {
     expect(threatened).toBeGreaterThan(40);
   });
 
+  it('keeps a keeper that the same command has on the same place written otherwise', () => {
+    const mine = keymapOf([
+      ['trim', 'Mod+Shift+='],
+      ['trim', 'Mod+Plus', true],
+    ]);
+    const choices = new Map([['trim', { kind: 'other', chords: ['Mod+Plus'] } as Choice]]);
+    const { keymap } = transfer(taskOf({ keymap: mine, theirKeys: keymapOf([]), choices }), 'x');
+    expect(bindingsOf(keymap, 'trim')).toEqual([{ chord: 'Mod+Plus', keeper: true }]);
+  });
+
   it('never makes a clash', () => {
     fc.assert(
       fc.property(anyTask, (task) => {

@@ -87,10 +87,14 @@ function afterOf({ advisor, rules }: TransferTask, begun: Keymap, line: Decided,
   const own = bindingsOf(begun, line.mine.id);
   const wanted = new Set(line.wanted.map(where.place));
   const claimed = got.get(line) ?? [];
-  const keys = line.wanted.flatMap((chord): Binding[] => {
-    const had = own.find((one) => where.place(one.chord) === where.place(chord));
-    return had ? [had] : claimed.includes(chord) ? [{ chord }] : [];
+  const given = line.wanted.flatMap((chord): Binding[] => {
+    const had = own.filter((one) => where.place(one.chord) === where.place(chord));
+    // Of one place written in two ways a keeper stays.
+    const kept = had.filter((one) => one.keeper);
+    if (had.length > 0) return kept.length > 0 ? kept : had.slice(0, 1);
+    return claimed.includes(chord) ? [{ chord }] : [];
   });
+  const keys = [...new Set(given)];
   const stays = (one: Binding): boolean =>
     !wanted.has(where.place(one.chord)) &&
     (rules.besides || one.keeper === true || facts.fixed.has(one.chord) || facts.fixed.has(where.place(one.chord)));
