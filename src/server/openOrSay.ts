@@ -1,7 +1,6 @@
 import { keepDaily } from './backup/keepDaily';
 import { database } from './database';
-import { Problem } from './problem';
-import { troubleOf } from './stored/troubleOf';
+import { problemOf } from './stored/troubleOf';
 
 /** What the start script knows a server by that has said itself why it does not start. */
 const SAID = 3;
@@ -11,7 +10,7 @@ export async function openOrSay(): Promise<void> {
   try {
     await database();
   } catch (error) {
-    const problem = error instanceof Problem ? error : troubleOf(error);
+    const problem = problemOf(error);
     if (!problem) throw error;
     console.error(problem.message);
     process.exit(SAID);

@@ -1,12 +1,12 @@
 import { PROBLEM_STATUS, Problem } from './problem';
-import { troubleOf } from './stored/troubleOf';
+import { problemOf } from './stored/troubleOf';
 
 /** Runs a route's work and answers in JSON; problems become their sentence and status, anything else is logged. */
 export async function respond(work: () => Promise<unknown>): Promise<Response> {
   try {
     return Response.json((await work()) ?? {});
   } catch (error) {
-    const problem = error instanceof Problem ? error : troubleOf(error);
+    const problem = problemOf(error);
     if (problem) {
       return Response.json(
         { error: { code: problem.code, message: problem.message, ...problem.details } },

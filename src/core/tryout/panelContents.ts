@@ -21,7 +21,7 @@ export type PanelContents =
   | { readonly kind: 'tones'; readonly tones: readonly number[] }
   | { readonly kind: 'colors'; readonly colors: readonly string[]; readonly inHand: string }
   | { readonly kind: 'brush'; readonly size: number; readonly facts: readonly Fact[] }
-  | { readonly kind: 'small picture'; readonly zoom: number }
+  | { readonly kind: 'small picture'; readonly zoom: number; readonly shown: ReadonlySet<Part> }
   | { readonly kind: 'facts'; readonly facts: readonly Fact[] }
   | { readonly kind: 'lines'; readonly lines: readonly string[] };
 export type Fact = readonly [what: string, value: string];
@@ -53,7 +53,7 @@ export function panelContents(panel: Command, program: Program, happened: Happen
     const size = [...desk.values].find(([what]) => /size/i.test(what))?.[1] ?? 50;
     return { kind: 'brush', size, facts: [['Size', `${size} px`], ...valuesOf(desk, /size/i)] };
   }
-  if (names(/\bplates?\b|small page|navigator/i)) return { kind: 'small picture', zoom: desk.view.zoom };
+  if (names(/\bplates?\b|small page|navigator/i)) return { kind: 'small picture', zoom: desk.view.zoom, shown: parts };
   if (is('info')) return { kind: 'facts', facts: reading(happened) };
   if (names(/card|sample|points?\b/i)) return { kind: 'facts', facts: samples(happened) };
   if (names(/\bstock\b|\bpapers?\b/i)) return { kind: 'facts', facts: stock() };

@@ -158,6 +158,7 @@ describe('panels', () => {
       contents.kind === 'facts' ? contents.facts.find(([what]) => what === 'Petal')?.[1] : '';
     const hidden = deskAfter('Layer above', 'Hide layer');
     expect(petal(shows('Card check', { desk: hidden }))).not.toBe(petal(shows('Card check')));
+    expect(shows('Plates in tray', { desk: hidden })).toMatchObject({ shown: new Set(['stem', 'leaves']) });
     const tones = (desk: Desk) => shows('Histogram', { desk });
     expect(tones(hidden)).not.toEqual(tones(freshDesk(tarnlight)));
   });

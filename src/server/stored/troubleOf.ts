@@ -40,6 +40,9 @@ export function troubleOf(error: unknown): Problem | null {
   }
 }
 
+/** What a person can be told of any error: a problem as it is, a trouble of the disk or the file; null for all else. */
+export const problemOf = (error: unknown): Problem | null => (error instanceof Problem ? error : troubleOf(error));
+
 /** The driver's or the system's code of an error, however deep Sequelize has wrapped it. */
 export function codeOf(error: unknown): string {
   const { code, original, parent } = (error ?? {}) as { code?: unknown; original?: unknown; parent?: unknown };

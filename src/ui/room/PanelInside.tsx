@@ -1,7 +1,7 @@
 import type { Command, Program } from '@/core/program/program';
 import { freshDesk } from '@/core/tryout/desk';
 import { type Happened, panelContents } from '@/core/tryout/panelContents';
-import { SAMPLE_SIZE, samplePicture } from '@/core/tryout/samplePicture';
+import { PAPER, SAMPLE_SIZE, samplePicture } from '@/core/tryout/samplePicture';
 import styles from './room.module.css';
 
 type Props = {
@@ -67,8 +67,8 @@ export function PanelInside({ panel, program, happened }: Props) {
       const [seenWidth, seenHeight] = [width, height].map((one) => one / Math.max(1, contents.zoom));
       return (
         <svg className={styles.small} viewBox={`0 0 ${width} ${height}`} aria-hidden="true">
-          <rect width={width} height={height} fill="#f4f2ea" />
-          {SHAPES.map((one) => (
+          <rect width={width} height={height} fill={PAPER} />
+          {SHAPES.filter((one) => contents.shown.has(one.part)).map((one) => (
             <path key={one.path} d={one.path} fill={one.fill} />
           ))}
           <rect
