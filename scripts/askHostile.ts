@@ -21,9 +21,9 @@ import {
   randomFrom,
 } from '../src/app/testing/hostile';
 import { prepareTakes, type Takes } from '../src/app/testing/prepareTakes';
+import { Problem } from '../src/schemas/problem';
 import { closeDatabase } from '../src/server/database';
 import { seedDemo } from '../src/server/demo/seedDemo';
-import { Problem } from '../src/server/problem';
 import { MEMORY } from '../src/server/reading/readApart';
 import { MOST_BYTES, understand } from '../src/server/reading/understand';
 import { openPlainFile } from '../src/server/stored/plainFile';

@@ -3,14 +3,15 @@ import { dirname, join, relative, resolve } from 'node:path';
 import { describe, expect, it } from 'vitest';
 
 const src = import.meta.dirname;
-const LAYERS = ['core', 'server', 'ui', 'app', 'workers'] as const;
-/** Which layers a layer may take from: app → ui → core, app → server → core. */
+const LAYERS = ['core', 'schemas', 'server', 'ui', 'app', 'workers'] as const;
+/** Which layers a layer may take from: app → ui → schemas → core, app → server → schemas → core. */
 const MAY: Readonly<Record<string, readonly string[]>> = {
   core: ['core'],
-  server: ['core', 'server'],
-  ui: ['core', 'ui', 'workers'],
+  schemas: ['core', 'schemas'],
+  server: ['core', 'schemas', 'server'],
+  ui: ['core', 'schemas', 'ui', 'workers'],
   workers: ['core', 'workers'],
-  app: ['core', 'server', 'ui', 'app'],
+  app: ['core', 'schemas', 'server', 'ui', 'app'],
 };
 /** Packages the core may use: pure readers of text. */
 const CORE_PACKAGES = ['papaparse', 'parse5', 'stemmer'];

@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, it } from 'vitest';
+import { Problem } from '@/schemas/problem';
 import { databaseFile } from '@/server/dataFolder';
-import { Problem } from '@/server/problem';
 import { understand } from '@/server/reading/understand';
 import { openPlainFile } from '@/server/stored/plainFile';
 import { onDemoDatabase } from '@/server/testing/onDemoDatabase';

@@ -4,9 +4,9 @@ import { dirname, join } from 'node:path';
 import { Sequelize, type Transaction } from 'sequelize';
 import sqlite3 from 'sqlite3';
 import { SequelizeStorage, Umzug } from 'umzug';
+import type { Problem } from '../schemas/problem';
 import { databaseFile, dataFolder } from './dataFolder';
 import { migrations } from './migrations';
-import type { Problem } from './problem';
 import { mustOpen } from './stored/mustOpen';
 import { troubleOf } from './stored/troubleOf';
 

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_SHEET } from '../core/sheet/sheetSpec';
 import { walkFile } from '../core/testing/walkProgram';
-import type { Problem } from './problem';
+import type { Problem } from '../schemas/problem';
+import { editBody } from '../schemas/requests';
 import { readProgramFile, understand } from './reading/understand';
-import { editBody } from './schemas/requests';
 import { onDemoDatabase } from './testing/onDemoDatabase';
 import { loadWishes } from './useCases/advice';
 import { bringIn, exportProgram, programFromList } from './useCases/bringIn';

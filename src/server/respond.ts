@@ -1,4 +1,4 @@
-import { PROBLEM_STATUS, Problem } from './problem';
+import { PROBLEM_STATUS, Problem } from '../schemas/problem';
 import { problemOf } from './stored/troubleOf';
 
 /** Runs a route's work and answers in JSON; problems become their sentence and status, anything else is logged. */

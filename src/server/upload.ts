@@ -1,9 +1,9 @@
 import Joi from 'joi';
 import type { Role } from '../core/reading/columnRoles';
-import { Problem } from './problem';
+import { Problem } from '../schemas/problem';
+import { check, columnRoles } from '../schemas/schemas';
 import type { Asker } from './reading/readApart';
 import { MOST_BYTES } from './reading/understand';
-import { check, columnRoles } from './schemas/schemas';
 
 /** A file as it was sent, with the column roles a person chose and the name they gave. */
 export type Upload = {

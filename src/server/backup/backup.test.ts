@@ -12,10 +12,10 @@ import {
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
+import type { Problem } from '../../schemas/problem';
 import { closeDatabase } from '../database';
 import { databaseFile, dataFolder } from '../dataFolder';
 import { seedDemo } from '../demo/seedDemo';
-import type { Problem } from '../problem';
 import { openPlainFile } from '../stored/plainFile';
 import { editKeymap } from '../useCases/editKeymap';
 import { loadKeymapView, loadKeymapViewById } from '../useCases/screens';

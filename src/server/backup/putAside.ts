@@ -1,6 +1,6 @@
 import { copyFileSync, existsSync, mkdirSync, rmSync } from 'node:fs';
 import { dirname, join } from 'node:path';
-import { Problem } from '../problem';
+import { Problem } from '../../schemas/problem';
 import { openPlainFile } from '../stored/plainFile';
 import { codeOf } from '../stored/troubleOf';
 

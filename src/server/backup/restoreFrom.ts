@@ -1,7 +1,7 @@
 import { closeSync, copyFileSync, existsSync, fsyncSync, mkdirSync, openSync, renameSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import { Problem } from '../../schemas/problem';
 import { databaseFile, dataFolder } from '../dataFolder';
-import { Problem } from '../problem';
 import { lookInto } from '../stored/lookInto';
 import { putAside } from './putAside';
 

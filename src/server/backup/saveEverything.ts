@@ -1,6 +1,6 @@
 import { existsSync, renameSync, rmSync } from 'node:fs';
+import { Problem } from '../../schemas/problem';
 import { databaseFile } from '../dataFolder';
-import { Problem } from '../problem';
 import { openPlainFile } from '../stored/plainFile';
 
 /**

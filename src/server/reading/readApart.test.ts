@@ -1,6 +1,6 @@
 import { setTimeout as wait } from 'node:timers/promises';
 import { describe, expect, it } from 'vitest';
-import type { Problem } from '../problem';
+import type { Problem } from '../../schemas/problem';
 import { readApart } from './readApart';
 import { understand } from './understand';
 

@@ -1,6 +1,6 @@
 import { join } from 'node:path';
 import { Worker } from 'node:worker_threads';
-import { Problem } from '../problem';
+import { Problem } from '../../schemas/problem';
 import type { Answer, Answers, Question } from './reader';
 
 /** Who asks for a file to be read: which window, and what says that it no longer waits. */

@@ -1,7 +1,7 @@
 /** The thread in which what comes from outside is read: it answers one question and ends. */
 import { parentPort, workerData } from 'node:worker_threads';
 import type { WorkspaceFile } from '../../core/file/workspaceFile';
-import { Problem } from '../problem';
+import { Problem } from '../../schemas/problem';
 import { readWorkspaceFile, type Understood, understand } from './understand';
 
 /** What a file is read as. */

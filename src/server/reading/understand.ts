@@ -5,10 +5,10 @@ import type { Role } from '../../core/reading/columnRoles';
 import { decodeText } from '../../core/reading/decodeText';
 import { type Reading, readCommandList } from '../../core/reading/readCommandList';
 import { UnreadableList } from '../../core/reading/tables';
-import { Problem } from '../problem';
-import { programFile } from '../schemas/files';
-import { check } from '../schemas/schemas';
-import { workspaceFile } from '../schemas/workspaces';
+import { programFile } from '../../schemas/files';
+import { Problem } from '../../schemas/problem';
+import { check } from '../../schemas/schemas';
+import { workspaceFile } from '../../schemas/workspaces';
 
 export const MOST_BYTES = 5 * 1024 * 1024;
 

@@ -2,7 +2,7 @@ import type { Transaction } from 'sequelize';
 import { type Binding, type Keymap, keymapOf, type Row, rowsOf } from '../../core/keymap/keymap';
 import type { Change, Ticket } from '../../core/keymap/ticket';
 import { slugs } from '../../core/text/slug';
-import { Problem } from '../problem';
+import { Problem } from '../../schemas/problem';
 import { change, insert, insertMany, select } from './rows';
 
 export type KeymapRow = {

@@ -8,7 +8,7 @@ import {
   type Rules,
 } from '../../core/program/program';
 import { slugs } from '../../core/text/slug';
-import { Problem } from '../problem';
+import { Problem } from '../../schemas/problem';
 import { change, insert, insertMany, select } from './rows';
 
 export type ProgramRow = { id: number; slug: string; name: string; put_away_at: string | null; created_at: string };

@@ -1,6 +1,6 @@
 import type { Transaction } from 'sequelize';
 import { slugs } from '../../core/text/slug';
-import { Problem } from '../problem';
+import { Problem } from '../../schemas/problem';
 import { change, insert, select } from './rows';
 
 /** The steps of a change list that are ticked off, by what tells them apart. */

@@ -1,7 +1,7 @@
 import type { Transaction } from 'sequelize';
 import { slugs } from '../../core/text/slug';
 import type { RoomStep, Workspace } from '../../core/workspace/room';
-import { Problem } from '../problem';
+import { Problem } from '../../schemas/problem';
 import { change, insert, select } from './rows';
 
 export type RoomRow = {

@@ -8,7 +8,7 @@ import { sheetContents } from '../../core/sheet/sheetContents';
 import { sheetQuery } from '../../core/sheet/sheetQuery';
 import { DEFAULT_SHEET } from '../../core/sheet/sheetSpec';
 import { sampleProgram } from '../../core/testing/sampleProgram';
-import { sheetOptions } from '../schemas/sheets';
+import { sheetOptions } from '../../schemas/sheets';
 import { FACE_FILES } from './fontFiles';
 import { plainFont } from './plainFont';
 import { writeSheetPdf } from './writeSheetPdf';

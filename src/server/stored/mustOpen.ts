@@ -1,6 +1,6 @@
 import { accessSync, constants, existsSync, readdirSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
-import { Problem } from '../problem';
+import { Problem } from '../../schemas/problem';
 import { type Look, lookInto } from './lookInto';
 
 const WRONG: Readonly<Record<Exclude<Look, 'ours' | 'new' | 'held'>, string>> = {

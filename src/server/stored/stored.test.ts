@@ -14,10 +14,10 @@ import {
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest';
+import type { Problem } from '../../schemas/problem';
 import { closeDatabase, database } from '../database';
 import { databaseFile } from '../dataFolder';
 import { seedDemo } from '../demo/seedDemo';
-import type { Problem } from '../problem';
 import { changeKeymap } from '../useCases/editKeymap';
 import { loadKeymapView, noteUse } from '../useCases/screens';
 import { openPlainFile } from './plainFile';

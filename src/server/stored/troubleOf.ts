@@ -1,5 +1,5 @@
+import { Problem } from '../../schemas/problem';
 import { databaseFile } from '../dataFolder';
-import { Problem } from '../problem';
 
 const KEPT = 'Nothing was changed, and what was stored before is kept.';
 

@@ -1,6 +1,6 @@
 import type { ChangeListView } from '../../core/view/views';
+import { Problem } from '../../schemas/problem';
 import { inTransaction, ofOneMoment } from '../database';
-import { Problem } from '../problem';
 import { findKeymap, keymapById, listKeymaps } from '../repositories/keymaps';
 import { findProgram } from '../repositories/programs';
 import { loadTicks, writeTicks } from '../repositories/sheets';

@@ -12,8 +12,8 @@ import {
 import { formOf } from '../../core/program/formOf';
 import { DEFAULT_RULES, type Kind, type Rules } from '../../core/program/program';
 import type { DraftState } from '../../core/view/views';
+import { Problem } from '../../schemas/problem';
 import { inTransaction } from '../database';
-import { Problem } from '../problem';
 import {
   advance,
   appendTicket,

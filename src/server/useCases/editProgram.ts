@@ -1,8 +1,8 @@
 import { outsideTree } from '../../core/program/contextsOverlap';
 import type { Program } from '../../core/program/program';
 import type { ProgramView } from '../../core/view/views';
+import { Problem } from '../../schemas/problem';
 import { inTransaction, ofOneMoment } from '../database';
-import { Problem } from '../problem';
 import { factoryRow, listKeymaps, loadBindings } from '../repositories/keymaps';
 import { appendStep, findProgram, lastStep, loadProgram, undoStep, writeFacts } from '../repositories/programs';
 

@@ -2,8 +2,8 @@ import { rowsOf } from '../../core/keymap/keymap';
 import type { Ticket } from '../../core/keymap/ticket';
 import type { Derivation, MatchPlan } from '../../core/transfer/matchPlan';
 import type { DraftState, KeymapLink, MatchView, ProgramsView } from '../../core/view/views';
+import { Problem } from '../../schemas/problem';
 import { inTransaction, ofOneMoment } from '../database';
-import { Problem } from '../problem';
 import { loadUses } from '../repositories/advice';
 import { insertKeymap, keymapById, loadBindings } from '../repositories/keymaps';
 import {

@@ -1,8 +1,8 @@
 import { compareKeymaps } from '../../core/keymap/compareKeymaps';
 import { rowsOf, sameKeys } from '../../core/keymap/keymap';
 import type { KeptVersion, KeymapLink, KeymapSummary, KeymapView, ProgramSummary } from '../../core/view/views';
+import { Problem } from '../../schemas/problem';
 import { inTransaction, ofOneMoment } from '../database';
-import { Problem } from '../problem';
 import {
   findKeymap,
   type KeymapRow,

@@ -8,8 +8,8 @@ import {
 } from '../../core/file/workspaceFile';
 import { compareKeymaps } from '../../core/keymap/compareKeymaps';
 import type { Workspace } from '../../core/workspace/room';
+import { Problem } from '../../schemas/problem';
 import { inTransaction, ofOneMoment } from '../database';
-import { Problem } from '../problem';
 import { type Asker, readApart } from '../reading/readApart';
 import { factoryRow, insertKeymap, type KeymapRow, listKeymaps, loadBindings } from '../repositories/keymaps';
 import { findProgram, loadProgram, type ProgramRow } from '../repositories/programs';

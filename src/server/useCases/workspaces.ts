@@ -14,9 +14,10 @@ import {
   type Workspace,
 } from '../../core/workspace/room';
 import { USUAL_ICONS } from '../../core/workspace/usualIcon';
+import { Problem } from '../../schemas/problem';
+import type { At } from '../../schemas/workspaces';
 import { inTransaction, ofOneMoment } from '../database';
 import { iconsNamed } from '../icons';
-import { Problem } from '../problem';
 import { factoryRow, type KeymapRow, listKeymaps, loadBindings, updateKeymap } from '../repositories/keymaps';
 import { findProgram, loadProgram, type ProgramRow } from '../repositories/programs';
 import { select } from '../repositories/rows';
@@ -37,7 +38,6 @@ import {
   workspaceById,
   writeRoom,
 } from '../repositories/workspaces';
-import type { At } from '../schemas/workspaces';
 import { loadKeymapViewById } from './screens';
 import { loadSettings } from './settings';
 

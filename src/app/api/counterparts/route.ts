@@ -1,5 +1,5 @@
+import { counterpartBody } from '@/schemas/requests';
 import { jsonBody, respond } from '@/server/respond';
-import { counterpartBody } from '@/server/schemas/requests';
 import { sayCounterpart } from '@/server/useCases/match';
 
 /** Stores, or forgets, what a person says of a command's counterpart. */

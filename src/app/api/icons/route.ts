@@ -1,6 +1,6 @@
+import { iconQuery } from '@/schemas/workspaces';
 import { findIcons, iconsNamed } from '@/server/icons';
 import { respond } from '@/server/respond';
-import { iconQuery } from '@/server/schemas/workspaces';
 
 /** Icons of the open set, by words or by their names. */
 export function GET(request: Request): Promise<Response> {

@@ -1,5 +1,5 @@
+import { settingsBody } from '@/schemas/requests';
 import { jsonBody, respond } from '@/server/respond';
-import { settingsBody } from '@/server/schemas/requests';
 import { saveSettings } from '@/server/useCases/settings';
 
 /** Changes how the interface looks and how it writes keys. */

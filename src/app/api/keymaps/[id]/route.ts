@@ -1,5 +1,5 @@
+import { changeBody, idOf } from '@/schemas/requests';
 import { jsonBody, respond } from '@/server/respond';
-import { changeBody, idOf } from '@/server/schemas/requests';
 import { changeKeymap } from '@/server/useCases/editKeymap';
 
 /** Renames a keymap, says whose it is, puts it away or back. */

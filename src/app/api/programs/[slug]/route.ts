@@ -1,5 +1,5 @@
+import { changeBody } from '@/schemas/requests';
 import { jsonBody, respond } from '@/server/respond';
-import { changeBody } from '@/server/schemas/requests';
 import { changeProgram } from '@/server/useCases/bringIn';
 
 /** Renames a program, puts it away or back. */

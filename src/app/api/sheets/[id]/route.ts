@@ -1,6 +1,6 @@
+import { idOf } from '@/schemas/requests';
+import { changeSheetBody } from '@/schemas/sheets';
 import { jsonBody, respond } from '@/server/respond';
-import { idOf } from '@/server/schemas/requests';
-import { changeSheetBody } from '@/server/schemas/sheets';
 import { changeSheet } from '@/server/useCases/sheets';
 
 /** Renames a sheet, changes its choices, puts it away or back. */

@@ -1,5 +1,5 @@
+import { sheetOptions, sideBySideQuery } from '@/schemas/sheets';
 import { respond } from '@/server/respond';
-import { sheetOptions, sideBySideQuery } from '@/server/schemas/sheets';
 import { loadSideBySide } from '@/server/useCases/sheets';
 
 /** What a keymap has in common with keymaps of other programs, for a sheet of them all. */

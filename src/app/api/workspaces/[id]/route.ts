@@ -1,6 +1,6 @@
+import { idOf } from '@/schemas/requests';
+import { changeWorkspaceBody } from '@/schemas/workspaces';
 import { jsonBody, respond } from '@/server/respond';
-import { idOf } from '@/server/schemas/requests';
-import { changeWorkspaceBody } from '@/server/schemas/workspaces';
 import { changeWorkspace } from '@/server/useCases/workspaces';
 
 /** Renames a workspace, says whose it is, puts it away or back. */

@@ -1,8 +1,8 @@
 import { notFound } from 'next/navigation';
 import { addressPart } from '@/app/addressPart';
 import { titleOf } from '@/app/titleOf';
+import { sheetOptions } from '@/schemas/sheets';
 import { ofOneMoment } from '@/server/database';
-import { sheetOptions } from '@/server/schemas/sheets';
 import { listLinks, orMissing } from '@/server/useCases/screens';
 import { loadSheets } from '@/server/useCases/sheets';
 import { Sheets } from '@/ui/sheets/Sheets';

@@ -1,5 +1,5 @@
+import { derivationBody, idOf } from '@/schemas/requests';
 import { jsonBody, respond } from '@/server/respond';
-import { derivationBody, idOf } from '@/server/schemas/requests';
 import { saveDerivation } from '@/server/useCases/match';
 
 /** Remembers that a keymap was derived again. */

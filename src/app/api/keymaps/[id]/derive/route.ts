@@ -1,5 +1,5 @@
+import { deriveBody, idOf } from '@/schemas/requests';
 import { jsonBody, respond } from '@/server/respond';
-import { deriveBody, idOf } from '@/server/schemas/requests';
 import { deriveKeymap } from '@/server/useCases/match';
 
 /** Derives a new keymap from this one. */

@@ -1,5 +1,5 @@
+import { idOf, revisionBody } from '@/schemas/requests';
 import { jsonBody, respond } from '@/server/respond';
-import { idOf, revisionBody } from '@/server/schemas/requests';
 import { discardDraft } from '@/server/useCases/editKeymap';
 
 /** Goes back to what was last kept. */

@@ -1,5 +1,5 @@
+import { duplicateBody, idOf } from '@/schemas/requests';
 import { jsonBody, respond } from '@/server/respond';
-import { duplicateBody, idOf } from '@/server/schemas/requests';
 import { duplicateKeymap } from '@/server/useCases/editKeymap';
 
 /** Makes a copy under another name. */

@@ -1,5 +1,5 @@
+import { editBody, idOf } from '@/schemas/requests';
 import { jsonBody, respond } from '@/server/respond';
-import { editBody, idOf } from '@/server/schemas/requests';
 import { editKeymap } from '@/server/useCases/editKeymap';
 
 /** Puts a ticket on the tape. */

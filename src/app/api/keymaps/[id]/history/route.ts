@@ -1,5 +1,5 @@
+import { idOf } from '@/schemas/requests';
 import { respond } from '@/server/respond';
-import { idOf } from '@/server/schemas/requests';
 import { loadHistory } from '@/server/useCases/screens';
 
 /** The kept versions of a keymap. */

@@ -1,5 +1,5 @@
+import { idOf, keepAsNewBody } from '@/schemas/requests';
 import { jsonBody, respond } from '@/server/respond';
-import { idOf, keepAsNewBody } from '@/server/schemas/requests';
 import { keepAsNew } from '@/server/useCases/editKeymap';
 
 /** Keeps the draft as a keymap of its own. */

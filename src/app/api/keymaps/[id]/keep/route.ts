@@ -1,5 +1,5 @@
+import { idOf, revisionBody } from '@/schemas/requests';
 import { jsonBody, respond } from '@/server/respond';
-import { idOf, revisionBody } from '@/server/schemas/requests';
 import { keepKeymap } from '@/server/useCases/editKeymap';
 
 /** Keeps the draft. */

@@ -1,5 +1,5 @@
+import { idOf, matchBody } from '@/schemas/requests';
 import { jsonBody, respond } from '@/server/respond';
-import { idOf, matchBody } from '@/server/schemas/requests';
 import { savePlan } from '@/server/useCases/match';
 
 /** Stores what was settled of making a keymap feel like another. */

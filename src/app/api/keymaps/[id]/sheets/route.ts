@@ -1,6 +1,6 @@
+import { idOf } from '@/schemas/requests';
+import { keepSheetBody } from '@/schemas/sheets';
 import { jsonBody, respond } from '@/server/respond';
-import { idOf } from '@/server/schemas/requests';
-import { keepSheetBody } from '@/server/schemas/sheets';
 import { keepSheet } from '@/server/useCases/sheets';
 
 /** Keeps a sheet with a keymap under a name. */

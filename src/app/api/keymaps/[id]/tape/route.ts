@@ -1,5 +1,5 @@
+import { idOf, tapeBody } from '@/schemas/requests';
 import { jsonBody, respond } from '@/server/respond';
-import { idOf, tapeBody } from '@/server/schemas/requests';
 import { moveOnTape } from '@/server/useCases/editKeymap';
 
 /** Goes to another place on the tape: undo and redo. */

@@ -1,5 +1,5 @@
+import { idOf, ticksBody } from '@/schemas/requests';
 import { jsonBody, respond } from '@/server/respond';
-import { idOf, ticksBody } from '@/server/schemas/requests';
 import { saveTicks } from '@/server/useCases/changeList';
 
 /** Remembers which steps of a change list are ticked off. */

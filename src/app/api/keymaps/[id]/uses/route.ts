@@ -1,5 +1,5 @@
+import { idOf, usesBody } from '@/schemas/requests';
 import { jsonBody, respond } from '@/server/respond';
-import { idOf, usesBody } from '@/server/schemas/requests';
 import { saveUses } from '@/server/useCases/advice';
 
 /** Stores how often a day commands are used. */

@@ -1,5 +1,5 @@
+import { idOf } from '@/schemas/requests';
 import { respond } from '@/server/respond';
-import { idOf } from '@/server/schemas/requests';
 import { loadKeymapViewById } from '@/server/useCases/screens';
 
 /** The newest state of a keymap, for a window that has fallen behind. */

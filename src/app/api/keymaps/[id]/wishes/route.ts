@@ -1,5 +1,5 @@
+import { idOf, wishListBody } from '@/schemas/requests';
 import { jsonBody, respond } from '@/server/respond';
-import { idOf, wishListBody } from '@/server/schemas/requests';
 import { saveWishList } from '@/server/useCases/advice';
 
 /** Stores the wish list of a keymap. */

@@ -1,5 +1,5 @@
+import { factsBody } from '@/schemas/requests';
 import { jsonBody, respond } from '@/server/respond';
-import { factsBody } from '@/server/schemas/requests';
 import { editProgram } from '@/server/useCases/editProgram';
 
 /** Changes what a program says of itself. */

@@ -1,5 +1,5 @@
+import { roomStepBody } from '@/schemas/workspaces';
 import { jsonBody, respond } from '@/server/respond';
-import { roomStepBody } from '@/server/schemas/workspaces';
 import { editRoom, loadRoom } from '@/server/useCases/workspaces';
 
 type Given = { params: Promise<{ slug: string }> };

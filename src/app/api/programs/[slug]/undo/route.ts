@@ -1,5 +1,5 @@
+import { revisionBody } from '@/schemas/requests';
 import { jsonBody, respond } from '@/server/respond';
-import { revisionBody } from '@/server/schemas/requests';
 import { undoProgramStep } from '@/server/useCases/editProgram';
 
 /** Takes back the last change of what a program says of itself. */

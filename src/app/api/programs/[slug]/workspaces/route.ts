@@ -1,5 +1,5 @@
+import { keepWorkspaceBody } from '@/schemas/workspaces';
 import { jsonBody, respond } from '@/server/respond';
-import { keepWorkspaceBody } from '@/server/schemas/workspaces';
 import { keepWorkspace } from '@/server/useCases/workspaces';
 
 /** Keeps parts of the room as a new workspace. */

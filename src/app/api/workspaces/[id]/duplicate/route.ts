@@ -1,5 +1,5 @@
+import { duplicateBody, idOf } from '@/schemas/requests';
 import { jsonBody, respond } from '@/server/respond';
-import { duplicateBody, idOf } from '@/server/schemas/requests';
 import { duplicateWorkspace } from '@/server/useCases/workspaces';
 
 /** A copy of a workspace under a name of its own. */

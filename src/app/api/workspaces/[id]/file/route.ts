@@ -1,5 +1,5 @@
+import { idOf } from '@/schemas/requests';
 import { respond } from '@/server/respond';
-import { idOf } from '@/server/schemas/requests';
 import { exportWorkspace } from '@/server/useCases/workspaceFiles';
 
 /** A workspace as a file to carry away. */

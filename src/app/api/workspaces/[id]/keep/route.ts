@@ -1,6 +1,6 @@
+import { idOf } from '@/schemas/requests';
+import { keepOverBody } from '@/schemas/workspaces';
 import { jsonBody, respond } from '@/server/respond';
-import { idOf } from '@/server/schemas/requests';
-import { keepOverBody } from '@/server/schemas/workspaces';
 import { keepOver } from '@/server/useCases/workspaces';
 
 /** Keeps parts of the room over a workspace. */

@@ -1,6 +1,6 @@
+import { idOf } from '@/schemas/requests';
+import { roomBody } from '@/schemas/workspaces';
 import { jsonBody, respond } from '@/server/respond';
-import { idOf } from '@/server/schemas/requests';
-import { roomBody } from '@/server/schemas/workspaces';
 import { switchTo } from '@/server/useCases/workspaces';
 
 /** Switches the room to a workspace. */

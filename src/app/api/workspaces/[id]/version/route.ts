@@ -1,6 +1,6 @@
+import { idOf } from '@/schemas/requests';
+import { versionBody } from '@/schemas/workspaces';
 import { jsonBody, respond } from '@/server/respond';
-import { idOf } from '@/server/schemas/requests';
-import { versionBody } from '@/server/schemas/workspaces';
 import { backToVersion } from '@/server/useCases/workspaces';
 
 /** Makes an older version the newest again. */

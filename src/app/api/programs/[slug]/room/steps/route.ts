@@ -1,5 +1,5 @@
+import { roomTapeBody } from '@/schemas/workspaces';
 import { jsonBody, respond } from '@/server/respond';
-import { roomTapeBody } from '@/server/schemas/workspaces';
 import { moveInSteps } from '@/server/useCases/workspaces';
 
 /** Goes back or forth among the steps of a room. */

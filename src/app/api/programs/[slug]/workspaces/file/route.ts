@@ -1,5 +1,5 @@
+import { importBody } from '@/schemas/workspaces';
 import { jsonBody, respond } from '@/server/respond';
-import { importBody } from '@/server/schemas/workspaces';
 import { askerOf } from '@/server/upload';
 import { importWorkspaces } from '@/server/useCases/workspaceFiles';
 

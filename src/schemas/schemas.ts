@@ -1,10 +1,10 @@
 import Joi from 'joi';
-import { parseCanonical } from '../../core/chord/parseChord';
-import { FORMS, KINDS } from '../../core/program/program';
-import { ROLES } from '../../core/reading/columnRoles';
-import { cutText } from '../../core/text/cutText';
-import { oddCharacter, withoutOdd } from '../../core/text/oddCharacter';
-import { Problem } from '../problem';
+import { parseCanonical } from '../core/chord/parseChord';
+import { FORMS, KINDS } from '../core/program/program';
+import { ROLES } from '../core/reading/columnRoles';
+import { cutText } from '../core/text/cutText';
+import { oddCharacter, withoutOdd } from '../core/text/oddCharacter';
+import { Problem } from './problem';
 
 /** What comes in at the edges, as Joi sees it. Messages are for people. */
 export const chord = Joi.string()
@@ -13,8 +13,15 @@ export const chord = Joi.string()
     return parseCanonical(value) ? value : helpers.message({ custom: `“${value}” is not keys as we write them.` });
   });
 export const name = Joi.string().trim().min(1).max(120);
-export const keymapName = name.label('The name');
-export const owner = Joi.string().trim().max(80).allow('');
+export const keymapName = name.messages({
+  'string.empty': 'Give it a name.',
+  'string.max': 'A name has 120 characters at most.',
+});
+export const owner = Joi.string()
+  .trim()
+  .max(80)
+  .allow('')
+  .messages({ 'string.max': 'Whose it is is said in 80 characters at most.' });
 export const revision = Joi.number().integer().min(1);
 export const commandId = Joi.string().min(1).max(200);
 const hook = Joi.string().trim().min(1).max(120);
@@ -139,6 +146,7 @@ export function check<T>(schema: Joi.Schema, value: unknown, what: string): T {
       `${what} can't be taken as it is: “${cutText(unseen.text, 60)}” holds a character that can't be seen (${unseen.odd}). Write it anew without it.`,
     );
   const result = schema.validate(value, { abortEarly: true, convert: true, errors: { wrap: { label: '“”' } } });
-  if (result.error) throw new Problem('not valid', `${what} can't be taken as it is: ${result.error.message}.`);
+  if (result.error)
+    throw new Problem('not valid', `${what} can't be taken as it is: ${result.error.message.replace(/\.$/, '')}.`);
   return result.value as T;
 }

@@ -1,10 +1,10 @@
 import Joi from 'joi';
-import type { WorkspaceFile } from '../../core/file/workspaceFile';
-import { CONTROL_SIZES, TINTS } from '../../core/workspace/appearance';
-import { FOLDS, SIDES } from '../../core/workspace/arrangement';
-import { INKS } from '../../core/workspace/dressing';
-import { PARTS, type Part, type Workspace } from '../../core/workspace/room';
-import { BUTTON_SIZES, MOST_COLUMNS } from '../../core/workspace/toolLayout';
+import type { WorkspaceFile } from '../core/file/workspaceFile';
+import { CONTROL_SIZES, TINTS } from '../core/workspace/appearance';
+import { FOLDS, SIDES } from '../core/workspace/arrangement';
+import { INKS } from '../core/workspace/dressing';
+import { PARTS, type Part, type Workspace } from '../core/workspace/room';
+import { BUTTON_SIZES, MOST_COLUMNS } from '../core/workspace/toolLayout';
 import { check, commandId, fileKeymap, keymapName, owner } from './schemas';
 
 const one = (values: readonly string[]) => Joi.string().valid(...values);

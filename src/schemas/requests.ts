@@ -1,17 +1,17 @@
 import Joi from 'joi';
-import type { WishList } from '../../core/advice/wishList';
-import { MODIFIERS } from '../../core/chord/chord';
-import { DESKTOPS } from '../../core/desktop/desktopKeys';
-import { MOST_USES } from '../../core/effort/uses';
-import { SHAPES, SIZES } from '../../core/keyboard/keyboard';
-import { LAYOUTS } from '../../core/keyboard/layouts';
-import { MOVES } from '../../core/keyboard/moveKeyboard';
-import type { Ticket } from '../../core/keymap/ticket';
-import { KINDS, type Program } from '../../core/program/program';
-import { HANDS } from '../../core/reach/hand';
-import { LAMPS, SCREEN_NOTATIONS, type Settings, TEXT_SIZES } from '../../core/settings/settings';
-import type { Derivation, MatchPlan } from '../../core/transfer/matchPlan';
-import { Problem } from '../problem';
+import type { WishList } from '../core/advice/wishList';
+import { MODIFIERS } from '../core/chord/chord';
+import { DESKTOPS } from '../core/desktop/desktopKeys';
+import { MOST_USES } from '../core/effort/uses';
+import { SHAPES, SIZES } from '../core/keyboard/keyboard';
+import { LAYOUTS } from '../core/keyboard/layouts';
+import { MOVES } from '../core/keyboard/moveKeyboard';
+import type { Ticket } from '../core/keymap/ticket';
+import { KINDS, type Program } from '../core/program/program';
+import { HANDS } from '../core/reach/hand';
+import { LAMPS, SCREEN_NOTATIONS, type Settings, TEXT_SIZES } from '../core/settings/settings';
+import type { Derivation, MatchPlan } from '../core/transfer/matchPlan';
+import { Problem } from './problem';
 import { check, chord, commandId, keymapName, owner, programFacts, revision, ticket } from './schemas';
 
 /** The bodies our routes take. */

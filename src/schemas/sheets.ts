@@ -1,6 +1,6 @@
 import Joi from 'joi';
-import { KINDS } from '../../core/program/program';
-import { sheetFromQuery } from '../../core/sheet/sheetQuery';
+import { KINDS } from '../core/program/program';
+import { sheetFromQuery } from '../core/sheet/sheetQuery';
 import {
   CARDS,
   CONTENTS,
@@ -16,7 +16,7 @@ import {
   SHEET_NOTATIONS,
   type SheetSpec,
   WAYS,
-} from '../../core/sheet/sheetSpec';
+} from '../core/sheet/sheetSpec';
 import { check, commandId, keymapName } from './schemas';
 
 const one = (values: readonly string[]) => Joi.string().valid(...values);
