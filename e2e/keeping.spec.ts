@@ -38,7 +38,7 @@ test('keepers, hooks and spares: marked, asked for, spent, and still there tomor
   await expect(tape(page)).toContainText('3 tickets');
   await expect(keyboard).toContainText('Yours to spend:');
   await open(page, `${at}/bare`);
-  await keyboard.getByTitle('Press flat').first().click();
+  await keyboard.locator('[data-tip="Press flat"]').first().click();
   await expect(bench(page)).toContainText('is spare, so these keys are yours to spend');
   await page.getByRole('button', { name: 'Take it', exact: true }).click();
   await expect(tape(page)).toContainText('4 tickets');

@@ -71,15 +71,15 @@ test('Tarnlight is made to feel like Nibshore by keyboard: settled by hand, on t
   await show(page, 'Carries over');
   await expect(line(page, 'Fill with color')).toContainText('Fill with ground');
   const copy = line(page, 'Save step');
-  await press(copy.getByRole('radio', { name: 'Keep mine' }), 'Space');
+  await press(copy.getByRole('button', { name: 'Keep mine' }), 'Space');
   await expect(list(page, 'Carries over').getByText('Save step')).toHaveCount(0);
   const turns = line(page, 'Preferences');
-  await press(turns.getByRole('radio', { name: 'Other key' }), 'Space');
+  await press(turns.getByRole('button', { name: 'Other key', exact: true }), 'Space');
   await expect(dialog.getByLabel(/^Press the keys you want for/)).toBeFocused();
   await page.keyboard.press('Alt+Shift+KeyO');
   await expect(dialog.getByRole('status')).toContainText(/These keys are free|has these keys/);
   await page.keyboard.press('Enter');
-  await expect(turns.getByRole('radio', { name: 'Other key' })).toBeChecked();
+  await expect(turns.getByRole('button', { name: 'Other key', exact: true })).toHaveAttribute('aria-pressed', 'true');
   await settled(page);
   await show(page, 'Stays as it is');
   await expect(line(page, 'Save step')).toContainText('settled by you');

@@ -123,7 +123,7 @@ test(`kill -9 at any moment of ${EDITS} edits loses none that was confirmed, and
   await new Promise((resolve) => file.close(resolve));
 });
 
-test('the Board ships at most 350 KB of gzipped script', async ({ page }) => {
+test('the Board ships at most 300 KB of gzipped script', async ({ page }) => {
   const answers: Promise<number>[] = [];
   page.on('response', (response) => {
     const request = response.request();
@@ -137,5 +137,5 @@ test('the Board ships at most 350 KB of gzipped script', async ({ page }) => {
   const total = sizes.reduce((sum, size) => sum + size, 0);
   console.log(`Board script: ${(total / 1024).toFixed(0)} KB gzipped in ${sizes.length} files`);
   expect(total).toBeGreaterThan(50_000);
-  expect(total).toBeLessThanOrEqual(350 * 1024);
+  expect(total).toBeLessThanOrEqual(300 * 1024);
 });

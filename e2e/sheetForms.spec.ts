@@ -88,7 +88,7 @@ test('a sheet is picked by hand, named, kept with the keymap, and found again', 
   await page.getByText('Put away: 1').click();
   await page.getByRole('button', { name: 'Bring back Two that matter' }).click();
   await mine.click();
-  await expect(page.getByRole('radio', { name: 'Windows' })).toBeChecked();
+  await expect(page.getByRole('button', { name: 'Windows', exact: true })).toHaveAttribute('aria-pressed', 'true');
 });
 
 test('a change list is ticked off and remembered, leads from any keymap, and breaks rings', async ({

@@ -79,7 +79,7 @@ test('choices change the page and the address; printing takes the pages alone', 
   await page.getByText('Upright', { exact: true }).click();
   await expect(page).toHaveURL(/notation=symbols.*paper=Letter.*way=upright/);
   await reload(page);
-  await expect(page.getByRole('radio', { name: 'Letter' })).toBeChecked();
+  await expect(page.getByRole('button', { name: 'Letter', exact: true })).toHaveAttribute('aria-pressed', 'true');
   await expect(page.getByRole('img', { name: 'Page 1 of' }).locator('svg')).toHaveAttribute('viewBox', '0 0 612 792');
   const printed = info.outputPath('printed.pdf');
   await page.pdf({ path: printed, preferCSSPageSize: true });

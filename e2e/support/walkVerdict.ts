@@ -46,7 +46,8 @@ export async function walkVerdict(
     }
     await page.getByRole('button', { name: /^Check/ }).click();
     await expect(dialog).toBeVisible();
-    for (const group of await dialog.locator('details:not([open]) summary').all()) await group.click();
+    const folded = dialog.locator('[data-gravity] button[aria-expanded="false"]');
+    while ((await folded.count()) > 0) await folded.first().click();
     const listed = await dialog
       .locator('[data-kind]')
       .evaluateAll((found) => found.map((one) => (one as HTMLElement).dataset.kind));

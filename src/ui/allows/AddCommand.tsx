@@ -1,77 +1,64 @@
 'use client';
 
-import { useState } from 'react';
+import { joiResolver } from '@hookform/resolvers/joi';
+import Button from '@mui/material/Button';
+import { useForm } from 'react-hook-form';
 import { type Command, type Context, KINDS, type Kind } from '@/core/program/program';
 import { slugs } from '@/core/text/slug';
+import { newCommand } from '@/schemas/forms';
+import { FormField } from '../kit/FormField';
 import type { Step } from './Allows';
 import styles from './allows.module.css';
-import { PlaceSelect } from './PlaceSelect';
+
+type Props = { readonly commands: readonly Command[]; readonly contexts: readonly Context[]; readonly step: Step };
 
 /** A command of one's own: a script, a plug-in, a value to set. */
-export function AddCommand({
-  commands,
-  contexts,
-  step,
-}: {
-  commands: readonly Command[];
-  contexts: readonly Context[];
-  step: Step;
-}) {
-  const [name, setName] = useState('');
-  const [menu, setMenu] = useState('Scripts');
-  const [kind, setKind] = useState<Kind>('script');
-  const [context, setContext] = useState(contexts.find((one) => one.parent === null)?.id ?? '');
+export function AddCommand({ commands, contexts, step }: Props) {
+  const form = useForm({
+    resolver: joiResolver(newCommand),
+    defaultValues: {
+      name: '',
+      menu: 'Scripts',
+      kind: 'script' as Kind,
+      context: contexts.find((one) => one.parent === null)?.id ?? '',
+    },
+  });
+  const add = form.handleSubmit(async ({ name, menu, kind, context }) => {
+    const path = menu
+      .split(/[›>/]/)
+      .map((one) => one.trim())
+      .filter((one) => one !== '');
+    const id = slugs(commands.map((one) => one.id))(name, ...[...path].reverse());
+    const made: Command = { id, name, kind, path, context };
+    // It stands after the last command of its menu.
+    const last = commands.findLastIndex((one) => one.path[0] === path[0]);
+    const at = last < 0 ? commands.length : last + 1;
+    const next = [...commands.slice(0, at), made, ...commands.slice(at)];
+    if (await step(`Added: ${made.name}`, { commands: next })) form.resetField('name');
+  });
+  const list = { select: true, slotProps: { select: { native: true } } } as const;
   return (
     <section className="card" aria-labelledby="add">
       <h2 id="add">Add a command by hand</h2>
       <p className="soft">A script of yours, a plug-in, a value to set.</p>
-      <form
-        className={styles.addForm}
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (name.trim() === '') return;
-          const path = menu
-            .split(/[›>/]/)
-            .map((one) => one.trim())
-            .filter((one) => one !== '');
-          const id = slugs(commands.map((one) => one.id))(name.trim(), ...[...path].reverse());
-          const made: Command = { id, name: name.trim(), kind, path, context };
-          // It stands after the last command of its menu.
-          const last = commands.findLastIndex((one) => one.path[0] === path[0]);
-          const at = last < 0 ? commands.length : last + 1;
-          void step(`Added: ${made.name}`, { commands: [...commands.slice(0, at), made, ...commands.slice(at)] }).then(
-            (done) => done && setName(''),
-          );
-        }}
-      >
-        <label>
-          Name
-          <input
-            className={styles.field}
-            value={name}
-            maxLength={120}
-            onChange={(event) => setName(event.target.value)}
-          />
-        </label>
-        <label>
-          Menu
-          <input className={styles.field} value={menu} onChange={(event) => setMenu(event.target.value)} />
-        </label>
-        <label>
-          Kind
-          <select className={styles.field} value={kind} onChange={(event) => setKind(event.target.value as Kind)}>
-            {KINDS.map((one) => (
-              <option key={one}>{one}</option>
-            ))}
-          </select>
-        </label>
-        <div>
-          Listened for
-          <PlaceSelect label="Listened for" contexts={contexts} value={context} onChange={setContext} />
-        </div>
-        <button type="submit" className="chip">
+      <form className={styles.addForm} noValidate onSubmit={add}>
+        <FormField form={form} name="name" label="Name" />
+        <FormField form={form} name="menu" label="Menu" />
+        <FormField form={form} name="kind" label="Kind" {...list}>
+          {KINDS.map((one) => (
+            <option key={one}>{one}</option>
+          ))}
+        </FormField>
+        <FormField form={form} name="context" label="Listened for" {...list}>
+          {contexts.map((one) => (
+            <option key={one.id} value={one.id}>
+              {one.name}
+            </option>
+          ))}
+        </FormField>
+        <Button type="submit" variant="outlined">
           Add the command
-        </button>
+        </Button>
       </form>
     </section>
   );

@@ -1,15 +1,24 @@
 'use client';
 
+import Alert from '@mui/material/Alert';
+import Button from '@mui/material/Button';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TextField from '@mui/material/TextField';
 import Link from 'next/link';
 import { useState } from 'react';
 import { FORMS, type Form, KIND_PLURALS, KINDS, type Program, type Rules } from '@/core/program/program';
 import { entryOf } from '@/core/text/entryOf';
 import type { ProgramView } from '@/core/view/views';
+import { Tick } from '../kit/Tick';
 import { ask, messageOf } from '../shell/api';
 import { useNotice } from '../shell/Notices';
 import { AddCommand } from './AddCommand';
 import styles from './allows.module.css';
-import { Check } from './Check';
 import { CommandList } from './CommandList';
 import { Fixed } from './Fixed';
 import { Places } from './Places';
@@ -52,52 +61,48 @@ export function Allows({ initial }: { initial: ProgramView }) {
         <h1>What {program.name} allows</h1>
         <span className="soft">You know it best. What is said here decides every verdict.</span>
         <span className="push" />
-        <button
-          type="button"
-          className="word"
+        <Button
+          variant="text"
           aria-disabled={view.lastStep === null}
           onClick={() => view.lastStep !== null && void send('undo', {}, `Undone: ${view.lastStep}`)}
         >
           Undo{view.lastStep === null ? '' : `: ${view.lastStep}`}
-        </button>
-        <Link className="word" href={`/shelf/${slug}`}>
+        </Button>
+        <Button variant="text" component={Link} href={`/shelf/${slug}`}>
           Back to the Shelf
-        </Link>
+        </Button>
       </header>
       {/* A long page is scrolled by keyboard as well */}
-      <main className={styles.allows} tabIndex={0}>
-        {problem && (
-          <p role="alert" className={styles.problem}>
-            {problem}
-          </p>
-        )}
+      <main className={`panes ${styles.allows}`} tabIndex={0}>
+        {problem && <Alert severity="error">{problem}</Alert>}
         <div className={styles.columns}>
           <Places contexts={contexts} commands={commands} step={step} />
           <section className="card" aria-labelledby="forms">
             <h2 id="forms">Keys by kind of command</h2>
-            <table className={styles.forms}>
-              <thead>
-                <tr>
-                  <td />
+            <Table>
+              <TableHead>
+                <TableRow>
+                  <TableCell component="td" />
                   {FORMS.map((form) => (
-                    <th key={form} scope="col">
+                    <TableCell key={form} align="center">
                       {FORM_WORDS[form]}
-                    </th>
+                    </TableCell>
                   ))}
-                </tr>
-              </thead>
-              <tbody>
+                </TableRow>
+              </TableHead>
+              <TableBody>
                 {KINDS.map((kind) => (
-                  <tr key={kind}>
-                    <th scope="row">{KIND_PLURALS[kind]}</th>
+                  <TableRow key={kind}>
+                    <TableCell component="th" scope="row">
+                      {KIND_PLURALS[kind]}
+                    </TableCell>
                     {FORMS.map((form) => {
                       const on = rules.forms[kind].includes(form);
                       const next = on ? rules.forms[kind].filter((one) => one !== form) : [...rules.forms[kind], form];
                       return (
-                        <td key={form}>
-                          <input
-                            type="checkbox"
-                            aria-label={`${KIND_PLURALS[kind]}: ${FORM_WORDS[form]}`}
+                        <TableCell key={form} align="center">
+                          <Tick
+                            label={`${KIND_PLURALS[kind]}: ${FORM_WORDS[form]}`}
                             checked={on}
                             onChange={() =>
                               rule(`${KIND_PLURALS[kind]}: keys`, {
@@ -105,23 +110,19 @@ export function Allows({ initial }: { initial: ProgramView }) {
                               })
                             }
                           />
-                        </td>
+                        </TableCell>
                       );
                     })}
-                  </tr>
+                  </TableRow>
                 ))}
-              </tbody>
-            </table>
-            <Check
-              label="Two strokes one after the other (Ctrl+K, then S)"
-              on={rules.sequences}
-              onChange={(sequences) => rule('Two strokes', { sequences })}
-            />
-            <Check
-              label="On the same keys, a narrower place goes before a wider one"
-              on={rules.shadow}
-              onChange={(shadow) => rule('Narrower places', { shadow })}
-            />
+              </TableBody>
+            </Table>
+            <Tick checked={rules.sequences} onChange={(sequences) => rule('Two strokes', { sequences })}>
+              Two strokes one after the other (Ctrl+K, then S)
+            </Tick>
+            <Tick checked={rules.shadow} onChange={(shadow) => rule('Narrower places', { shadow })}>
+              On the same keys, a narrower place goes before a wider one
+            </Tick>
           </section>
           <Turns commands={commands} rules={rules} onChange={(turns) => rule('Turns', { turns })} />
           <Fixed rules={rules} onChange={(fixed) => rule('Fixed keys', { fixed })} />
@@ -131,22 +132,23 @@ export function Allows({ initial }: { initial: ProgramView }) {
             <ul className={styles.letters}>
               {menus.map((menu) => (
                 <li key={menu}>
-                  <label>
-                    <input
-                      key={entryOf(rules.menuLetters, menu) ?? ''}
-                      className={styles.letter}
-                      maxLength={1}
-                      defaultValue={entryOf(rules.menuLetters, menu) ?? ''}
-                      onBlur={(event) => {
-                        const letter = event.target.value.trim().toUpperCase();
-                        if (letter === (entryOf(rules.menuLetters, menu) ?? '')) return;
-                        const { [menu]: _, ...others } = rules.menuLetters;
-                        rule('Menu letters', { menuLetters: letter === '' ? others : { ...others, [menu]: letter } });
-                      }}
-                      onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-                    />{' '}
-                    {menu}
-                  </label>
+                  <FormControlLabel
+                    label={menu}
+                    control={
+                      <TextField
+                        key={entryOf(rules.menuLetters, menu) ?? ''}
+                        defaultValue={entryOf(rules.menuLetters, menu) ?? ''}
+                        slotProps={{ htmlInput: { maxLength: 1, className: styles.letter } }}
+                        onBlur={(event) => {
+                          const letter = event.target.value.trim().toUpperCase();
+                          if (letter === (entryOf(rules.menuLetters, menu) ?? '')) return;
+                          const { [menu]: _, ...others } = rules.menuLetters;
+                          rule('Menu letters', { menuLetters: letter === '' ? others : { ...others, [menu]: letter } });
+                        }}
+                        onKeyDown={(event) => event.key === 'Enter' && (event.target as HTMLElement).blur()}
+                      />
+                    }
+                  />
                 </li>
               ))}
             </ul>

@@ -1,73 +1,50 @@
 'use client';
 
-import { useState } from 'react';
-import { canonicalText } from '@/core/chord/chord';
-import { nearestReading } from '@/core/chord/nearestReading';
-import { parseChord } from '@/core/chord/parseChord';
-import { writeChord } from '@/core/chord/writeChord';
+import { joiResolver } from '@hookform/resolvers/joi';
+import Button from '@mui/material/Button';
+import { useForm } from 'react-hook-form';
 import type { Rules } from '@/core/program/program';
+import { newFixed } from '@/schemas/forms';
+import { FormField } from '../kit/FormField';
+import { Row } from '../kit/Row';
 import { KeyCaps } from '../parts/KeyCaps';
-import styles from './allows.module.css';
 
 /** The keys the program keeps for itself. */
 export function Fixed({ rules, onChange }: { rules: Rules; onChange: (fixed: Rules['fixed']) => void }) {
-  const [keys, setKeys] = useState('');
-  const [why, setWhy] = useState('');
-  const [problem, setProblem] = useState('');
+  const form = useForm({ resolver: joiResolver(newFixed), defaultValues: { chord: '', why: '' } });
+  const add = form.handleSubmit(({ chord, why }) => {
+    if (rules.fixed.some((one) => one.chord === chord))
+      return form.setError('chord', { message: 'These keys stand here already.' }, { shouldFocus: true });
+    form.reset();
+    onChange([...rules.fixed, { chord, why: why || 'the program uses them itself' }]);
+  });
   return (
     <section className="card" aria-labelledby="fixed">
       <h2 id="fixed">Keys it keeps for itself</h2>
-      <ul className={styles.fixed}>
+      <ul>
         {rules.fixed.map(({ chord, why: reason }) => (
-          <li key={chord}>
+          <Row key={chord} component="li" wraps>
             <KeyCaps chord={chord} /> <span className="soft">{reason}</span>
-            <button
-              type="button"
-              className="word"
-              onClick={() => onChange(rules.fixed.filter((one) => one.chord !== chord))}
-            >
+            <Button variant="text" onClick={() => onChange(rules.fixed.filter((one) => one.chord !== chord))}>
               Remove<span className="hidden"> {chord}</span>
-            </button>
-          </li>
+            </Button>
+          </Row>
         ))}
       </ul>
-      <form
-        className={styles.row}
-        onSubmit={(event) => {
-          event.preventDefault();
-          const read = parseChord(keys);
-          if (!read.ok) {
-            const near = nearestReading(keys);
-            return setProblem(`${read.message}${near ? ` Did you mean ${writeChord(near, 'windows')}?` : ''}`);
-          }
-          const chord = canonicalText(read.chord);
-          if (rules.fixed.some((one) => one.chord === chord)) return setProblem('These keys stand here already.');
-          setProblem('');
-          setKeys('');
-          setWhy('');
-          onChange([...rules.fixed, { chord, why: why.trim() || 'the program uses them itself' }]);
-        }}
-      >
-        <input
-          className={styles.short}
-          aria-label="Keys to fix"
-          placeholder="Ctrl+Tab"
-          value={keys}
-          onChange={(event) => setKeys(event.target.value)}
-        />
-        <input
-          className={styles.field}
-          aria-label="What the program does with them"
-          placeholder="it goes to the next picture"
-          value={why}
-          maxLength={200}
-          onChange={(event) => setWhy(event.target.value)}
-        />
-        <button type="submit" className="chip">
-          Add
-        </button>
+      <form noValidate onSubmit={add}>
+        <Row wraps align="flex-end">
+          <FormField form={form} name="chord" label="Keys to fix" placeholder="Ctrl+Tab" />
+          <FormField
+            form={form}
+            name="why"
+            label="What the program does with them"
+            placeholder="it goes to the next picture"
+          />
+          <Button type="submit" variant="outlined">
+            Add
+          </Button>
+        </Row>
       </form>
-      {problem && <p role="alert">{problem}</p>}
     </section>
   );
 }

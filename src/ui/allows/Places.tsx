@@ -1,11 +1,16 @@
 'use client';
 
-import { useState } from 'react';
+import { joiResolver } from '@hookform/resolvers/joi';
+import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
+import TextField from '@mui/material/TextField';
+import { useForm } from 'react-hook-form';
 import type { Command, Context } from '@/core/program/program';
 import { slugs } from '@/core/text/slug';
+import { newPlace } from '@/schemas/forms';
+import { FormField } from '../kit/FormField';
+import { Row } from '../kit/Row';
 import type { Step } from './Allows';
-import styles from './allows.module.css';
-import { PlaceSelect } from './PlaceSelect';
 
 /** The tree of places keys are listened for. */
 export function Places({
@@ -17,9 +22,14 @@ export function Places({
   commands: readonly Command[];
   step: Step;
 }) {
-  const [name, setName] = useState('');
-  const root = contexts.find((one) => one.parent === null);
-  const [parent, setParent] = useState(root?.id ?? '');
+  const form = useForm({
+    resolver: joiResolver(newPlace),
+    defaultValues: { name: '', parent: contexts.find((one) => one.parent === null)?.id ?? '' },
+  });
+  const add = form.handleSubmit(async ({ name, parent }) => {
+    const id = slugs(contexts.map((one) => one.id))(name);
+    if (await step(`Place added: ${name}`, { contexts: [...contexts, { id, name, parent }] })) form.resetField('name');
+  });
   const depthOf = (context: Context): number => {
     let depth = 0;
     for (let at = context.parent; at !== null && depth < contexts.length; depth++)
@@ -33,14 +43,13 @@ export function Places({
     <section className="card" aria-labelledby="places">
       <h2 id="places">Places where keys are listened for</h2>
       <p className="soft">A place lies in another: what is heard everywhere is heard over the canvas, too.</p>
-      <ul className={styles.places}>
+      <Stack component="ul" spacing={1}>
         {ordered.map((context) => (
-          <li key={context.id} style={{ paddingLeft: `${depthOf(context) * 1.2}rem` }}>
-            <input
+          <Row key={context.id} component="li" wraps sx={{ marginLeft: `calc(var(--space-5) * ${depthOf(context)})` }}>
+            <TextField
               key={context.name}
-              aria-label={`Name of the place ${context.name}`}
-              className={styles.field}
               defaultValue={context.name}
+              slotProps={{ htmlInput: { 'aria-label': `Name of the place ${context.name}`, maxLength: 120 } }}
               onBlur={(event) => {
                 const next = event.target.value.trim();
                 if (next !== '' && next !== context.name)
@@ -48,13 +57,12 @@ export function Places({
                     contexts: contexts.map((one) => (one.id === context.id ? { ...one, name: next } : one)),
                   });
               }}
-              onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+              onKeyDown={(event) => event.key === 'Enter' && (event.target as HTMLElement).blur()}
             />
             <span className="soft">{used.get(context.id) ?? 0} commands</span>
             {context.parent !== null && !used.has(context.id) && !contexts.some((one) => one.parent === context.id) && (
-              <button
-                type="button"
-                className="word"
+              <Button
+                variant="text"
                 onClick={() =>
                   void step(`Place removed: ${context.name}`, {
                     contexts: contexts.filter((one) => one.id !== context.id),
@@ -62,36 +70,31 @@ export function Places({
                 }
               >
                 Remove<span className="hidden"> {context.name}</span>
-              </button>
+              </Button>
             )}
-          </li>
+          </Row>
         ))}
-      </ul>
-      <form
-        className={styles.row}
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (name.trim() === '') return;
-          const id = slugs(contexts.map((one) => one.id))(name.trim());
-          void step(`Place added: ${name.trim()}`, { contexts: [...contexts, { id, name: name.trim(), parent }] }).then(
-            (done) => done && setName(''),
-          );
-        }}
-      >
-        <input
-          className={styles.field}
-          aria-label="Name of a new place"
-          placeholder="in the brush list"
-          value={name}
-          maxLength={120}
-          onChange={(event) => setName(event.target.value)}
-        />
-        <span>
-          in <PlaceSelect label="The place it lies in" contexts={ordered} value={parent} onChange={setParent} />
-        </span>
-        <button type="submit" className="chip">
-          Add a place
-        </button>
+      </Stack>
+      <form noValidate onSubmit={add}>
+        <Row wraps align="flex-end">
+          <FormField form={form} name="name" label="Name of a new place" placeholder="in the brush list" />
+          <FormField
+            form={form}
+            name="parent"
+            label="The place it lies in"
+            select
+            slotProps={{ select: { native: true } }}
+          >
+            {ordered.map((one) => (
+              <option key={one.id} value={one.id}>
+                {one.name}
+              </option>
+            ))}
+          </FormField>
+          <Button type="submit" variant="outlined">
+            Add a place
+          </Button>
+        </Row>
       </form>
     </section>
   );

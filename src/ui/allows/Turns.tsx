@@ -1,8 +1,8 @@
 'use client';
 
 import { type Command, pathText, type Rules } from '@/core/program/program';
+import { Tick } from '../kit/Tick';
 import styles from './allows.module.css';
-import { Check } from './Check';
 
 /** The areas whose commands take turns on a key. */
 export function Turns({
@@ -27,13 +27,14 @@ export function Turns({
       <ul className={styles.areas}>
         {listed.map(([words, path]) => (
           <li key={words}>
-            <Check
-              label={words}
-              on={on.has(words)}
+            <Tick
+              checked={on.has(words)}
               onChange={(now) =>
                 onChange(now ? [...rules.turns, path] : rules.turns.filter((one) => pathText(one) !== words))
               }
-            />
+            >
+              {words}
+            </Tick>
           </li>
         ))}
       </ul>

@@ -1,6 +1,9 @@
 'use client';
 
 import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import Stack from '@mui/material/Stack';
+import { StickyNote, X } from 'lucide-react';
 import { type RefObject, useState } from 'react';
 import { describeReason, shortReason } from '@/core/advice/describeReason';
 import type { Suggestion } from '@/core/advice/suggest';
@@ -12,6 +15,9 @@ import { type Command, EVERYWHERE, pathText } from '@/core/program/program';
 import { compareReach, describeReach } from '@/core/reach/describeReach';
 import type { Reach, ReachOf } from '@/core/reach/reachOf';
 import { listed, plainWords, type Sentence } from '@/core/text/sentence';
+import { IconAction } from '../kit/IconAction';
+import { Row } from '../kit/Row';
+import { Tick } from '../kit/Tick';
 import { type Action, ActionsMenu } from '../parts/ActionsMenu';
 import { KeyCaps } from '../parts/KeyCaps';
 import { Pin } from '../parts/Pin';
@@ -20,6 +26,7 @@ import { SentenceView } from '../parts/SentenceView';
 import { spoken } from '../parts/spoken';
 import styles from './board.module.css';
 import { Capture } from './Capture';
+import { HookField } from './HookField';
 import { Mark, markOf } from './Mark';
 
 type Props = {
@@ -69,15 +76,15 @@ export function Bench(props: Props) {
     );
   }
   return (
-    <section className={`card ${styles.bench}`} aria-label="Bench">
+    <section className={`panes card ${styles.bench}`} aria-label="Bench">
       <About {...props} command={command} />
-      <div className={styles.work}>
+      <Stack className={styles.work} spacing={2}>
         {props.loss && (
           <p className={styles.loss}>
             {props.loss.to} took the keys of <strong>{command.name}</strong>. Press another for it, or{' '}
-            <button type="button" className="word" onClick={props.onSkip}>
+            <Button variant="text" onClick={props.onSkip}>
               leave it and go back to {props.loss.back}
-            </button>
+            </Button>
           </p>
         )}
         <Capture
@@ -95,33 +102,39 @@ export function Bench(props: Props) {
           data-verdict={judged ? markOf(judged.weight, judged.sentences[0]?.kind ?? 'free') : 'none'}
         >
           {judged?.sentences.map(({ weight, kind, sentence }, i) => (
-            <div key={`${kind} ${i}`} className={styles.finding} data-kind={kind} data-further={i > 0 || undefined}>
+            <Row
+              key={`${kind} ${i}`}
+              align="flex-start"
+              className={i > 0 ? 'small' : undefined}
+              data-kind={kind}
+              data-further={i > 0 || undefined}
+            >
               <Mark state={markOf(weight, kind)} />
               <p>
                 <SentenceView sentence={sentence} />
               </p>
-            </div>
+            </Row>
           ))}
         </div>
         {props.compared !== null && <Compared {...props} chord={props.compared} />}
         {judged && <Choices {...props} judged={judged} />}
         {props.best.length > 0 && (
-          <p className={styles.near} data-best-for={command.id}>
+          <Row wraps className={styles.near} data-best-for={command.id}>
             <span className="soft">Best to have:</span>
             {props.best.map((one) => (
-              <button
+              <Button
                 key={one.chord}
-                type="button"
-                className={styles.suggestion}
-                title={plainWords(suggestionWords(one))}
+                variant="picker"
+                data-tip={plainWords(suggestionWords(one))}
                 onClick={() => props.onPropose(one.chord)}
               >
-                <KeyCaps chord={one.chord} /> {reasonShown(one)}
-              </button>
+                <KeyCaps chord={one.chord} />
+                <span>{reasonShown(one)}</span>
+              </Button>
             ))}
-          </p>
+          </Row>
         )}
-      </div>
+      </Stack>
     </section>
   );
 }
@@ -132,7 +145,7 @@ function Compared({ chord, reach, ownKeys, best }: Props & { chord: ChordText })
   const now = ownKeys && ownKeys.chord !== chord ? ownKeys : null;
   const other = now ?? best.find((one) => one.chord !== chord) ?? null;
   return (
-    <p className={styles.compared} data-reach={here.hands}>
+    <p className="small" data-reach={here.hands}>
       <ReachBar reach={here} /> {describeReach(here)}{' '}
       {other && here.hands !== 'none' && (
         <SentenceView sentence={compareReach(here, other.reach, now ? null : other.chord)} />
@@ -179,7 +192,7 @@ function Choices({ judged, offered, stale, onChoose, onLeave, onGoTo }: Props & 
   const further = offered.filter((choice, i) => i > 0 && choice.keys !== undefined);
   return (
     <>
-      <div className={styles.choices}>
+      <Row wraps>
         {offered.filter((choice) => !further.includes(choice)).map(button)}
         <Button variant="text" onClick={onLeave}>
           {offered.length > 0 ? 'Leave it' : 'Try other keys'}
@@ -189,10 +202,8 @@ function Choices({ judged, offered, stale, onChoose, onLeave, onGoTo }: Props & 
             Go to {judged.holder.name}
           </Button>
         )}
-      </div>
-      {further.length > 0 && (
-        <div className={`${styles.choices} ${styles.further}`}>{further.map((choice) => button(choice, 1))}</div>
-      )}
+      </Row>
+      {further.length > 0 && <Row wraps>{further.map((choice) => button(choice, 1))}</Row>}
     </>
   );
 }
@@ -210,10 +221,10 @@ function About({
   const movedAway = factory.length > 0 && !factory.every((one) => bindings.some((b) => b.chord === one.chord));
   return (
     <div className={styles.about}>
-      <div className={styles.aboutHead}>
+      <Row apart align="flex-start">
         <h2>{command.name}</h2>
         <ActionsMenu label={`More for ${command.name}`} actions={actions} />
-      </div>
+      </Row>
       <p className="soft">
         {pathText(command.path) || 'In no menu'}
         {spare && (
@@ -222,7 +233,7 @@ function About({
           </span>
         )}
       </p>
-      <p className={styles.now}>{bindings.length > 0 ? 'Now on' : 'Has no key now.'}</p>
+      <p>{bindings.length > 0 ? 'Now on' : 'Has no key now.'}</p>
       <ul className={styles.own}>
         {bindings.map((binding) => (
           <OwnKeys
@@ -235,10 +246,9 @@ function About({
       </ul>
       {rest.ownKeys && <p className={styles.reached}>{describeReach(rest.ownKeys.reach)}</p>}
       {rest.judged && rest.offered.length > 0 && bindings.length > 0 && (
-        <label className={styles.also}>
-          <input type="checkbox" checked={rest.keepOwn} onChange={(event) => rest.onKeepOwn(event.target.checked)} />
+        <Tick checked={rest.keepOwn} onChange={rest.onKeepOwn}>
           {bindings.length === 1 ? 'Keeps these as well' : 'Keeps all of these as well'}
-        </label>
+        </Tick>
       )}
       <p className="soft">
         {kindSentence(command, contextName)}
@@ -253,30 +263,22 @@ function About({
         )}
       </p>
       {(neighbors.before || neighbors.after) && (
-        <p className={styles.neighbors}>
+        <Row wraps gap={3} component="p">
           {neighbors.before && (
-            <button
-              type="button"
-              className={styles.inline}
-              onClick={() => neighbors.before && rest.onGoTo(neighbors.before)}
-            >
+            <Button variant="inline" onClick={() => neighbors.before && rest.onGoTo(neighbors.before)}>
               <span aria-hidden="true">‹ </span>
               <span className="hidden">Before it: </span>
               {neighbors.before.name}
-            </button>
+            </Button>
           )}
           {neighbors.after && (
-            <button
-              type="button"
-              className={styles.inline}
-              onClick={() => neighbors.after && rest.onGoTo(neighbors.after)}
-            >
+            <Button variant="inline" onClick={() => neighbors.after && rest.onGoTo(neighbors.after)}>
               <span className="hidden">After it: </span>
               {neighbors.after.name}
               <span aria-hidden="true"> ›</span>
-            </button>
+            </Button>
           )}
-        </p>
+        </Row>
       )}
     </div>
   );
@@ -301,57 +303,32 @@ function OwnKeys({
   return (
     <li className={styles.ownRow}>
       <KeyCaps chord={chord} />
-      <button
-        type="button"
-        className={styles.tool}
+      <IconButton
         aria-pressed={keeper ?? false}
         aria-label={`Keeper: ${spoken(chord)}`}
-        title={keeper ? 'A keeper: taking these keys asks twice' : 'Make these keys a keeper'}
+        data-tip={keeper ? 'A keeper: taking these keys asks twice' : 'Make these keys a keeper'}
         onClick={() => onMark(chord, { keeper: !keeper })}
       >
         <Pin state={keeper ? 'keeper' : factoryKey ? 'factory' : 'yours'} size={13} />
-      </button>
-      <button
-        type="button"
-        className={styles.tool}
-        aria-label={`Memory hook for ${spoken(chord)}`}
-        title="Note what these keys remind of"
+      </IconButton>
+      <IconAction
+        icon={StickyNote}
+        label={`Memory hook for ${spoken(chord)}`}
+        tip="Note what these keys remind of"
         onClick={() => setNoting(!noting)}
-      >
-        <svg width="13" height="13" viewBox="0 0 13 13" aria-hidden="true">
-          <path d="M2 2h9v6.5L8 11H2zM4 5h5M4 7.5h3" fill="none" stroke="currentColor" strokeWidth="1.2" />
-        </svg>
-      </button>
-      <button
-        type="button"
-        className={styles.tool}
-        aria-label={`Remove ${spoken(chord)}`}
-        title="Remove these keys"
-        onClick={() => onRemove(chord)}
-      >
-        ×
-      </button>
+      />
+      <IconAction icon={X} label={`Remove ${spoken(chord)}`} tip="Remove these keys" onClick={() => onRemove(chord)} />
       {noting ? (
-        <input
-          autoFocus
-          className={styles.hookField}
-          aria-label={`Memory hook for ${spoken(chord)}`}
-          placeholder="S for sheet"
-          defaultValue={hook ?? ''}
-          maxLength={120}
-          onKeyDown={(event) => {
-            // Leaving the field is what stores the note.
-            if (event.key === 'Escape') event.currentTarget.value = hook ?? '';
-            if (event.key === 'Escape' || event.key === 'Enter') event.currentTarget.blur();
-          }}
-          onBlur={(event) => {
+        <HookField
+          label={`Memory hook for ${spoken(chord)}`}
+          hook={hook ?? ''}
+          onDone={(note) => {
             setNoting(false);
-            if (event.currentTarget.value.trim() !== (hook ?? ''))
-              onMark(chord, { hook: event.currentTarget.value.trim() });
+            if (note !== null) onMark(chord, { hook: note });
           }}
         />
       ) : (
-        hook !== undefined && <span className={styles.hook}>{hook}</span>
+        hook !== undefined && <em className="soft">{hook}</em>
       )}
     </li>
   );

@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import type { ChordText } from '@/core/chord/chord';
 import { parseCanonical } from '@/core/chord/parseChord';
@@ -17,11 +18,11 @@ import { counted, listed } from '@/core/text/sentence';
 import type { AdviceView, KeymapLink, KeymapView } from '@/core/view/views';
 import { askToPull } from '../draft/askToPull';
 import { Tape } from '../draft/Tape';
-import { TroubleDialog } from '../draft/TroubleDialog';
 import { useDraft } from '../draft/useDraft';
 import { useUndoKeys } from '../draft/useUndoKeys';
+import { replaceAddress } from '../kit/useBackCloses';
 import type { Action } from '../parts/ActionsMenu';
-import { ConfirmDialog, type Question } from '../parts/ConfirmDialog';
+import type { Question } from '../parts/ConfirmDialog';
 import { useStable } from '../parts/useStable';
 import { useNotice } from '../shell/Notices';
 import { useSettings } from '../shell/SettingsContext';
@@ -33,6 +34,10 @@ import { Finder } from './Finder';
 import { KeyboardView } from './KeyboardView';
 import { useAdvice } from './useAdvice';
 import { useLayer } from './useLayer';
+
+const TroubleDialog = dynamic(() => import('../draft/TroubleDialog').then((one) => one.TroubleDialog));
+
+const ConfirmDialog = dynamic(() => import('../parts/ConfirmDialog').then((one) => one.ConfirmDialog));
 
 type Props = {
   readonly view: KeymapView;
@@ -104,10 +109,10 @@ export function Board({ view, advice, links, initialCommand, initialShown }: Pro
     if (pathname + search === address) return;
     // Another command is painted first, since the router goes through the page for it.
     if (new URLSearchParams(search).get('show') !== (shown || null)) {
-      window.history.replaceState(null, '', address);
+      replaceAddress(address);
       return;
     }
-    const soon = window.setTimeout(() => window.history.replaceState(null, '', address), ADDRESS_RESTS);
+    const soon = window.setTimeout(() => replaceAddress(address), ADDRESS_RESTS);
     return () => window.clearTimeout(soon);
   }, [programSlug, draft.state.slug, selectedId, shown]);
 
@@ -341,7 +346,7 @@ export function Board({ view, advice, links, initialCommand, initialShown }: Pro
         onShow={setShown}
         onRestoreAll={restoreAll}
       />
-      <main className={styles.board}>
+      <main className={`panes ${styles.board}`}>
         <Finder
           commands={program.commands}
           index={index}
@@ -353,7 +358,7 @@ export function Board({ view, advice, links, initialCommand, initialShown }: Pro
           onSelect={select}
           onOpen={openBench}
         />
-        <div className={styles.middle}>
+        <div className={`panes first ${styles.middle}`}>
           <Bench
             command={selected}
             contextName={context}

@@ -70,30 +70,23 @@ export const BoardBar = memo(function BoardBar(props: Props) {
       />
       <DraftPill state={state} changes={changes} />
       <span className="push" />
-      <button
-        type="button"
-        className="word"
-        aria-disabled={state.cursor === 0}
-        onClick={onUndo}
-        aria-keyshortcuts="Control+Z"
-      >
+      <Button variant="text" aria-disabled={state.cursor === 0} onClick={onUndo} aria-keyshortcuts="Control+Z">
         Undo
-      </button>
-      <button
-        type="button"
-        className="word"
+      </Button>
+      <Button
+        variant="text"
         aria-disabled={state.cursor >= tape.length}
         onClick={onRedo}
         aria-keyshortcuts="Control+Shift+Z"
       >
         Redo
-      </button>
-      <Link className="word" href={`/wishes/${programSlug}/${state.slug}`} prefetch={false}>
+      </Button>
+      <Button variant="text" component={Link} href={`/wishes/${programSlug}/${state.slug}`} prefetch={false}>
         Wish list
-      </Link>
-      <button type="button" className="word" onClick={() => onShow('check')}>
+      </Button>
+      <Button variant="text" onClick={() => onShow('check')}>
         Check{bad > 0 ? ` ${bad}` : ''}
-      </button>
+      </Button>
       <ActionsMenu
         label={`More for ${state.name}`}
         actions={[

@@ -1,15 +1,17 @@
 'use client';
 
+import Button from '@mui/material/Button';
+import ToggleButton from '@mui/material/ToggleButton';
 import { type KeyboardEvent, type RefObject, useState } from 'react';
 import { type ChordText, canonicalText } from '@/core/chord/chord';
-import { nearestReading } from '@/core/chord/nearestReading';
-import { parseChord } from '@/core/chord/parseChord';
 import type { Judged } from '@/core/clash/judge';
 import { chordOfEvent } from '@/core/keyboard/chordOfEvent';
+import { Row } from '../kit/Row';
 import { KeyCaps } from '../parts/KeyCaps';
 import { spoken } from '../parts/spoken';
 import { useSettings } from '../shell/SettingsContext';
 import styles from './board.module.css';
+import { TypeKeys } from './TypeKeys';
 
 type Props = {
   readonly name: string;
@@ -23,12 +25,8 @@ type Props = {
 
 /** The field that is pressed into, and the one that is typed into for keys that can't be pressed here. */
 export function Capture({ name, judged, captureRef, onPropose, onFirst, onLeave }: Props) {
-  const { platform, settings, where } = useSettings();
+  const { platform, where } = useSettings();
   const [typing, setTyping] = useState(false);
-  const [typed, setTyped] = useState('');
-  const [problem, setProblem] = useState('');
-  const [near, setNear] = useState<ChordText | null>(null);
-  const dialect = settings.notation === 'windows' ? 'windows' : 'mac';
   const press = (event: KeyboardEvent) => {
     const plain = !event.ctrlKey && !event.altKey && !event.metaKey && !event.shiftKey;
     // Tab and Escape leave, so that a keyboard alone is never caught here; Enter takes what is offered first.
@@ -44,20 +42,8 @@ export function Capture({ name, judged, captureRef, onPropose, onFirst, onLeave 
     event.stopPropagation();
     onPropose(canonicalText(chord));
   };
-  const type = (text: string) => {
-    setTyped(text);
-    setNear(null);
-    if (text.trim() === '') return setProblem('');
-    const read = parseChord(text, dialect);
-    setProblem(read.ok ? '' : read.message);
-    if (!read.ok) {
-      const nearest = nearestReading(text, dialect);
-      setNear(nearest && canonicalText(nearest));
-    }
-    onPropose(read.ok ? canonicalText(read.chord) : null);
-  };
   return (
-    <div className={styles.captureRow}>
+    <Row wraps gap={3}>
       <div className={styles.capture}>
         <input
           ref={captureRef}
@@ -72,65 +58,37 @@ export function Capture({ name, judged, captureRef, onPropose, onFirst, onLeave 
         </span>
       </div>
       {judged && !judged.chord.includes(' ') && (
-        <button
-          type="button"
-          className="chip"
-          aria-pressed={judged.chord.startsWith('hold:')}
-          title="Act only while these keys are held"
-          onClick={() => onPropose(judged.chord.startsWith('hold:') ? judged.chord.slice(5) : `hold:${judged.chord}`)}
+        <ToggleButton
+          value="held"
+          selected={judged.chord.startsWith('hold:')}
+          data-tip="Act only while these keys are held"
+          onChange={() => onPropose(judged.chord.startsWith('hold:') ? judged.chord.slice(5) : `hold:${judged.chord}`)}
         >
           Held
-        </button>
+        </ToggleButton>
       )}
       {typing ? (
-        <div className={styles.typed}>
-          <label>
-            <span className="soft">Type them, for example Ctrl+W or hold Space</span>
-            <input
-              autoFocus
-              className={styles.typeField}
-              value={typed}
-              spellCheck={false}
-              aria-invalid={problem !== ''}
-              aria-describedby="type-problem"
-              onChange={(event) => type(event.target.value)}
-              onKeyDown={(event) => {
-                if (event.key === 'Enter' && judged) onFirst();
-                if (event.key === 'Escape') {
-                  setTyping(false);
-                  captureRef.current?.focus();
-                }
-              }}
-            />
-          </label>
-          <span className={styles.problem}>
-            <span id="type-problem" role="alert">
-              {problem}
-            </span>{' '}
-            {near !== null && (
-              <button
-                type="button"
-                className={styles.inline}
-                onClick={() => {
-                  type(spoken(near));
-                }}
-              >
-                Did you mean {spoken(near)}?
-              </button>
-            )}
-          </span>
+        <div className={styles.help}>
+          <TypeKeys
+            onPropose={onPropose}
+            onFirst={onFirst}
+            onBack={() => {
+              setTyping(false);
+              captureRef.current?.focus();
+            }}
+          />
         </div>
       ) : (
-        <p id="capture-help" className={styles.help}>
+        <p id="capture-help" className={`soft small ${styles.help}`}>
           Press the keys you want. Enter takes the first choice.
           <br />
           Can't press them?{' '}
-          <button type="button" className={styles.inline} onClick={() => setTyping(true)}>
+          <Button variant="inline" onClick={() => setTyping(true)}>
             Type them
-          </button>{' '}
+          </Button>{' '}
           or click the keys below.
         </p>
       )}
-    </div>
+    </Row>
   );
 }

@@ -1,6 +1,9 @@
 'use client';
 
+import Button from '@mui/material/Button';
+import OutlinedInput from '@mui/material/OutlinedInput';
 import { useVirtualizer } from '@tanstack/react-virtual';
+import { Keyboard as KeyboardIcon } from 'lucide-react';
 import {
   type KeyboardEvent,
   memo,
@@ -33,6 +36,9 @@ import type { Draft } from '@/core/keymap/draft';
 import { type Binding, bindingsOf, holds } from '@/core/keymap/keymap';
 import { type Command, pathText } from '@/core/program/program';
 import type { ReachOf } from '@/core/reach/reachOf';
+import { FilterChip } from '../kit/FilterChip';
+import { IconAction } from '../kit/IconAction';
+import { Row } from '../kit/Row';
 import { KeyCaps } from '../parts/KeyCaps';
 import { Pin, type PinState } from '../parts/Pin';
 import { useSettings } from '../shell/SettingsContext';
@@ -76,7 +82,7 @@ const MOST_FOUND = 200;
 const SLOTS = 64;
 /** How long, in ms, the hand has to rest before the bench follows what is typed. */
 const REST = 300;
-/** As in tokens.css, so that rows are as high as their text. */
+/** As the text size has it, so that rows are as high as their text. */
 const TEXT_SCALE = { normal: 1, large: 1.125, largest: 1.25 } as const;
 
 /** Finds a command by its words, its menu or its keys. The field keeps the focus; arrow keys move through what it found. */
@@ -239,84 +245,57 @@ export const Finder = memo(function Finder(props: Props) {
     }));
   return (
     <section className={styles.finder} aria-label="Find a command">
-      <div className={styles.searchRow}>
-        <input
-          ref={inputRef}
-          className={styles.search}
-          type="text"
-          role="combobox"
-          aria-expanded="true"
-          aria-controls="commands"
-          aria-autocomplete="list"
-          aria-activedescendant={at >= 0 ? `command-${at}` : undefined}
-          aria-label={keys === null ? 'Find a command or a menu' : 'Press the keys whose holder you look for'}
-          placeholder={keys === null ? 'Find a command, menu or keys…' : keys === '' ? 'Press keys…' : ''}
-          spellCheck={false}
-          readOnly={keys !== null}
-          value={keys === null ? query : ''}
-          onChange={(event) => {
-            setQuery(event.target.value);
-            wantsFirst.current = event.target.value.trim() !== '';
-            if (!wantsFirst.current) bringSoon(null);
-          }}
-          onKeyDown={onKeyDown}
-        />
-        {keys !== null && keys !== '' && (
-          <span className={styles.askedKeys}>
-            <KeyCaps chord={keys} />
-          </span>
-        )}
-        <button
-          type="button"
-          className={styles.byKeys}
-          aria-pressed={keys !== null}
-          title={keys === null ? 'Find by pressing keys' : 'Find by words'}
-          onClick={() => {
-            setKeys(keys === null ? '' : null);
-            setQuery('');
-            inputRef.current?.focus();
-          }}
-        >
-          <span className="hidden">Find by pressing keys</span>
-          <svg
-            width="20"
-            height="14"
-            viewBox="0 0 20 14"
-            fill="none"
-            stroke="currentColor"
-            strokeWidth="1.4"
-            aria-hidden="true"
-          >
-            <path d="M1 1h18v12H1zM4 4.5h1M8 4.5h1M12 4.5h1M15.5 4.5h1M6 9.5h8" />
-          </svg>
-        </button>
-      </div>
-      <fieldset className={styles.filters}>
-        <legend className="hidden">Show</legend>
-        <button
-          type="button"
-          className="chip"
-          aria-pressed={countOn(filter) === 0}
-          onClick={() => setFilter(NO_FILTER)}
-        >
+      <OutlinedInput
+        inputRef={inputRef}
+        fullWidth
+        size="small"
+        readOnly={keys !== null}
+        value={keys === null ? query : ''}
+        placeholder={keys === null ? 'Find a command, menu or keys…' : keys === '' ? 'Press keys…' : ''}
+        inputProps={{
+          role: 'combobox',
+          'aria-expanded': true,
+          'aria-controls': 'commands',
+          'aria-autocomplete': 'list',
+          'aria-activedescendant': at >= 0 ? `command-${at}` : undefined,
+          'aria-label': keys === null ? 'Find a command or a menu' : 'Press the keys whose holder you look for',
+          spellCheck: false,
+        }}
+        onChange={(event) => {
+          setQuery(event.target.value);
+          wantsFirst.current = event.target.value.trim() !== '';
+          if (!wantsFirst.current) bringSoon(null);
+        }}
+        onKeyDown={onKeyDown}
+        startAdornment={keys !== null && keys !== '' && <KeyCaps chord={keys} />}
+        endAdornment={
+          <IconAction
+            icon={KeyboardIcon}
+            label="Find by pressing keys"
+            tip={keys === null ? 'Find by pressing keys' : 'Find by words'}
+            aria-pressed={keys !== null}
+            onClick={() => {
+              setKeys(keys === null ? '' : null);
+              setQuery('');
+              inputRef.current?.focus();
+            }}
+          />
+        }
+      />
+      <Row wraps gap={1} role="group" aria-label="Show">
+        <FilterChip pressed={countOn(filter) === 0} onClick={() => setFilter(NO_FILTER)}>
           All {commands.length}
-        </button>
+        </FilterChip>
         {MARKS.filter(
           (mark) =>
             ALWAYS.includes(mark) || filter.marks.includes(mark) || (counts[mark] > 0 && !BY_REACH.includes(mark)),
         ).map((mark) => (
-          <button
-            key={mark}
-            type="button"
-            className="chip"
-            aria-pressed={filter.marks.includes(mark)}
-            onClick={() => toggle(mark)}
-          >
+          <FilterChip key={mark} pressed={filter.marks.includes(mark)} onClick={() => toggle(mark)}>
             {LABELS[mark]} {counts[mark]}
-          </button>
+          </FilterChip>
         ))}
         <FilterMenu program={index.facts.program} filter={filter} counts={counts} onChange={setFilter} />
-      </fieldset>
+      </Row>
       <p className="hidden" role="status">
         {shown.length} commands
       </p>
@@ -344,7 +323,7 @@ export const Finder = memo(function Finder(props: Props) {
             const { command } = row;
             return (
               // Rows that scroll or are replaced give their place on the page to the next ones.
-              <Row
+              <CommandRow
                 key={i % SLOTS}
                 id={`command-${i}`}
                 command={command}
@@ -366,9 +345,9 @@ export const Finder = memo(function Finder(props: Props) {
         <div className="empty">
           <p>{emptyWords(query, keys, filter)}</p>
           {(query !== '' || keys !== null || countOn(filter) > 0) && (
-            <button type="button" className="word" onClick={showAll}>
+            <Button variant="text" onClick={showAll}>
               Show all commands
-            </button>
+            </Button>
           )}
         </div>
       )}
@@ -431,7 +410,7 @@ type RowProps = {
   readonly onSelect: (command: Command) => void;
   readonly onOpen: () => void;
 };
-const Row = memo(function Row(props: RowProps) {
+const CommandRow = memo(function CommandRow(props: RowProps) {
   const { id, command, bindings, pin, turns, selected, place, of, start, onSelect, onOpen } = props;
   const { notation } = useSettings().settings;
   const first = bindings[0]?.chord ?? '';
@@ -461,7 +440,9 @@ const Row = memo(function Row(props: RowProps) {
     >
       <span className={styles.names}>
         <span className={styles.name}>{command.name}</span>
-        <span className={styles.path}>{pathText(command.path)}</span>
+        <span className={styles.path} data-may-be-cut>
+          {pathText(command.path)}
+        </span>
       </span>
       {bindings.length === 0 ? (
         <span className={styles.none}>no key</span>
@@ -471,7 +452,7 @@ const Row = memo(function Row(props: RowProps) {
             <KeyCaps chord={first} silent />
             {bindings.length > 1 && <span className="soft">+{bindings.length - 1}</span>}
             {turns > 1 && (
-              <span className="soft" title={`Takes turns with ${turns - 1} more`}>
+              <span className="soft" data-tip={`Takes turns with ${turns - 1} more`}>
                 ⟳{turns}
               </span>
             )}

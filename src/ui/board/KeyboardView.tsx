@@ -1,5 +1,6 @@
 'use client';
 
+import Button from '@mui/material/Button';
 import { type CSSProperties, type KeyboardEvent, memo, useMemo, useRef, useState } from 'react';
 import type { ChordText, Modifier } from '@/core/chord/chord';
 import { parseCanonical } from '@/core/chord/parseChord';
@@ -19,6 +20,8 @@ import {
 import { holds, type Keymap } from '@/core/keymap/keymap';
 import type { Command } from '@/core/program/program';
 import type { ReachOf } from '@/core/reach/reachOf';
+import { FilterChip } from '../kit/FilterChip';
+import { Row } from '../kit/Row';
 import { KeyCaps } from '../parts/KeyCaps';
 import { Pin, type PinState } from '../parts/Pin';
 import { useSettings } from '../shell/SettingsContext';
@@ -93,9 +96,9 @@ export const KeyboardView = memo(function KeyboardView(props: Props) {
   };
   return (
     <section className={styles.keyboardArea} aria-label="Keyboard">
-      <div className={styles.layerRow}>
+      <Row wraps>
         <span id="layer">Layer shown:</span>
-        <div role="group" aria-labelledby="layer" className={styles.layers}>
+        <Row role="group" aria-labelledby="layer">
           {layers.map((modifier) => (
             <button
               key={modifier}
@@ -107,7 +110,7 @@ export const KeyboardView = memo(function KeyboardView(props: Props) {
               {modifierLabel(modifier, settings.notation)}
             </button>
           ))}
-        </div>
+        </Row>
         {byReach ? (
           <span className={styles.scale}>
             0 under the {settings.hand} hand <span aria-hidden="true" /> 1 out of reach
@@ -116,75 +119,81 @@ export const KeyboardView = memo(function KeyboardView(props: Props) {
           <span className="soft">{modifiers.length === 0 ? 'no modifier' : ''}</span>
         )}
         <span className="push" />
-        <button type="button" className="chip" aria-pressed={free} onClick={() => setFree(!free)}>
+        <FilterChip pressed={free} onClick={() => setFree(!free)}>
           What is free
-        </button>
-        <button type="button" className="chip" aria-pressed={byReach} onClick={() => setByReach(!byReach)}>
+        </FilterChip>
+        <FilterChip pressed={byReach} onClick={() => setByReach(!byReach)}>
           Reach
-        </button>
-        {cardKey && !isModifierKey(cardKey) && (
-          <button type="button" className="chip" onClick={() => onCard(cardKey.code)}>
-            All of {cardKey.label}
-          </button>
-        )}
+        </FilterChip>
         {keyboard.choice.size !== 'compact' && (
-          <button type="button" className="chip" aria-pressed={whole} onClick={() => setWhole(!whole)}>
+          <FilterChip pressed={whole} onClick={() => setWhole(!whole)}>
             Whole keyboard
-          </button>
+          </FilterChip>
         )}
-        <button type="button" className="pill" aria-haspopup="dialog" onClick={props.onChooseKeyboard}>
-          <span className="hidden">Keyboard: </span>
-          {keyboard.name} · {DESKTOP_NAMES[where.desktop].replace('a ', '')} <span aria-hidden="true">▾</span>
-        </button>
-      </div>
+      </Row>
       {free && <FreeLayers {...props} />}
-      <div
-        ref={board}
-        className={styles.keyboard}
-        style={{ aspectRatio: `${area.width} / ${area.height * 1.036}` }}
-        data-whole={whole || undefined}
-        role="group"
-        aria-label={`${keyboard.name} keyboard, ${whole ? 'whole' : 'main block'}. Arrow keys move over it.`}
-        onKeyDown={onKeyDown}
-      >
-        {shown.map((face) => (
-          <KeyButton
-            key={face.key.code}
-            face={face}
-            left={(face.key.x / area.width) * 100}
-            top={((face.key.y - area.top) / area.height) * 100}
-            width={(face.key.width / area.width) * 100}
-            height={(face.key.height / area.height) * 100}
-            pin={pinState(face, factory)}
-            free={
-              free && face.chord !== null && face.key.levels.length > 0
-                ? isFree(where, index, face.chord, command)
-                : null
-            }
-            reach={byReach && face.chord !== null ? props.reach(face.chord).figure : null}
-            on={modifiers.includes(face.key.name as Modifier)}
-            ring={
-              face.chord !== null && at !== null && place(face.chord) === at ? (proposedHeld ? 'wrong' : 'good') : null
-            }
-            tabbable={face.key.code === focused}
-            notation={settings.notation}
-            onFocus={setFocused}
-            onToggle={onToggle}
-            onPick={onPick}
-            onCard={onCard}
-          />
-        ))}
-      </div>
-      <div className={styles.underKeys}>
-        <Pool index={index} onPick={onPick} />
-        <ul className={styles.legend} aria-label="What the pins mean">
-          {LEGEND.map(([state, words]) => (
-            <li key={state}>
-              <Pin state={state} /> {words}
-            </li>
+      <div className={styles.place} style={{ '--shape': area.width / (area.height * 1.036) } as CSSProperties}>
+        <div
+          ref={board}
+          className={styles.keyboard}
+          data-whole={whole || undefined}
+          role="group"
+          aria-label={`${keyboard.name} keyboard, ${whole ? 'whole' : 'main block'}. Arrow keys move over it.`}
+          onKeyDown={onKeyDown}
+        >
+          {shown.map((face) => (
+            <KeyButton
+              key={face.key.code}
+              face={face}
+              left={(face.key.x / area.width) * 100}
+              top={((face.key.y - area.top) / area.height) * 100}
+              width={(face.key.width / area.width) * 100}
+              height={(face.key.height / area.height) * 100}
+              pin={pinState(face, factory)}
+              free={
+                free && face.chord !== null && face.key.levels.length > 0
+                  ? isFree(where, index, face.chord, command)
+                  : null
+              }
+              reach={byReach && face.chord !== null ? props.reach(face.chord).figure : null}
+              on={modifiers.includes(face.key.name as Modifier)}
+              ring={
+                face.chord !== null && at !== null && place(face.chord) === at
+                  ? proposedHeld
+                    ? 'wrong'
+                    : 'good'
+                  : null
+              }
+              tabbable={face.key.code === focused}
+              notation={settings.notation}
+              onFocus={setFocused}
+              onToggle={onToggle}
+              onPick={onPick}
+              onCard={onCard}
+            />
           ))}
-        </ul>
+        </div>
       </div>
+      <Row wraps gap={3}>
+        <Pool index={index} onPick={onPick} />
+        <Row component="ul" wraps gap={3} className="soft small" aria-label="What the pins mean">
+          {LEGEND.map(([state, words]) => (
+            <Row key={state} component="li" gap={1}>
+              <Pin state={state} /> {words}
+            </Row>
+          ))}
+        </Row>
+        <span className="push" />
+        {cardKey && !isModifierKey(cardKey) && (
+          <Button variant="inline" onClick={() => onCard(cardKey.code)}>
+            All of {cardKey.label}
+          </Button>
+        )}
+        <Button variant="inline" aria-haspopup="dialog" onClick={props.onChooseKeyboard}>
+          <span className="hidden">Keyboard: </span>
+          {keyboard.name} · {DESKTOP_NAMES[where.desktop].replace('a ', '')}
+        </Button>
+      </Row>
     </section>
   );
 });
@@ -197,20 +206,14 @@ function FreeLayers({ index, command, modifiers, onLayer }: Props) {
     [where, index, command],
   );
   return (
-    <div className={styles.freeLayers} role="group" aria-label="Free keys by layer">
+    <Row wraps gap={1} role="group" aria-label="Free keys by layer">
       <span className="soft">{command ? `Free for ${command.name}:` : 'Free:'}</span>
       {counts.map(([layer, count]) => (
-        <button
-          key={layer.join()}
-          type="button"
-          className="chip"
-          aria-pressed={layer.join() === modifiers.join()}
-          onClick={() => onLayer(layer)}
-        >
+        <FilterChip key={layer.join()} pressed={layer.join() === modifiers.join()} onClick={() => onLayer(layer)}>
           {layer.map((one) => modifierLabel(one, settings.notation)).join(' ') || 'no modifier'} {count}
-        </button>
+        </FilterChip>
       ))}
-    </div>
+    </Row>
   );
 }
 
@@ -229,21 +232,15 @@ function Pool({ index, onPick }: Pick<Props, 'index' | 'onPick'>) {
   );
   if (pool.length === 0) return null;
   return (
-    <p className={styles.pool}>
+    <Row wraps className={styles.near}>
       <span className="soft">Yours to spend:</span>
       {pool.slice(0, MOST_SPENT).map(([chord, name]) => (
-        <button
-          key={`${chord} ${name}`}
-          type="button"
-          className={styles.suggestion}
-          title={name}
-          onClick={() => onPick(chord)}
-        >
+        <Button key={`${chord} ${name}`} variant="picker" data-tip={name} onClick={() => onPick(chord)}>
           <KeyCaps chord={chord} />
-        </button>
+        </Button>
       ))}
       {pool.length > MOST_SPENT && <span className="soft">and {pool.length - MOST_SPENT} more</span>}
-    </p>
+    </Row>
   );
 }
 
@@ -327,7 +324,7 @@ const KeyButton = memo(function KeyButton(props: KeyProps) {
       style={{ left: `${props.left}%`, top: `${props.top}%`, width: `${props.width}%`, height: `${props.height}%` }}
       tabIndex={props.tabbable ? 0 : -1}
       aria-label={reach === null ? spoken : `${spoken}, reach ${reach.toFixed(2)}`}
-      title={names.length > 0 ? names.join(', ') : undefined}
+      data-tip={names.length > 0 ? names.join(', ') : undefined}
       aria-pressed={modifier ? on : undefined}
       onFocus={() => onFocus(key.code)}
       onContextMenu={(event) => {

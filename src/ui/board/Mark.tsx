@@ -13,7 +13,14 @@ export function markOf(weight: Weight, kind: Finding['kind']): MarkState {
 /** The sign before a verdict; a shape for each, so that it reads without color. */
 export function Mark({ state }: { state: MarkState }) {
   return (
-    <svg className="pin" width="16" height="16" viewBox="0 0 16 16" aria-hidden="true" style={{ marginTop: 3 }}>
+    <svg
+      className="pin"
+      width="16"
+      height="16"
+      viewBox="0 0 16 16"
+      aria-hidden="true"
+      style={{ marginTop: 'var(--space-1)' }}
+    >
       {state === 'free' && <circle cx="8" cy="8" r="5.5" fill="none" stroke="var(--yours)" strokeWidth="2.4" />}
       {state === 'held' && <path d="M8 1 15 8 8 15 1 8z" fill="var(--wrong)" />}
       {state === 'turns' && (

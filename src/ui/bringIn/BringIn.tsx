@@ -1,12 +1,21 @@
 'use client';
 
+import { joiResolver } from '@hookform/resolvers/joi';
+import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
+import TextField from '@mui/material/TextField';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { type DragEvent, useEffect, useRef, useState } from 'react';
+import { useForm } from 'react-hook-form';
 import type { Role } from '@/core/reading/columnRoles';
 import { counted } from '@/core/text/sentence';
 import type { Preview } from '@/core/view/views';
+import { programNaming } from '@/schemas/forms';
+import { FileButton } from '../kit/FileButton';
+import { FormField } from '../kit/FormField';
+import { Row } from '../kit/Row';
 import { ask, messageOf } from '../shell/api';
 import { useNotice } from '../shell/Notices';
 import styles from './bringIn.module.css';
@@ -22,13 +31,11 @@ export function BringIn() {
   const [source, setSource] = useState<Source | null>(null);
   const [preview, setPreview] = useState<Preview | null>(null);
   const [roles, setRoles] = useState<readonly (readonly Role[] | null)[]>([]);
-  const [name, setName] = useState('');
-  const [version, setVersion] = useState('');
+  const naming = useForm({ resolver: joiResolver(programNaming), defaultValues: { name: '', version: '' } });
   const [pasted, setPasted] = useState('');
   const [problem, setProblem] = useState('');
   const [busy, setBusy] = useState(false);
   const [over, setOver] = useState(false);
-  const chooser = useRef<HTMLInputElement>(null);
   const looking = useRef<AbortController | null>(null);
   useEffect(() => () => looking.current?.abort(), []);
 
@@ -59,8 +66,7 @@ export function BringIn() {
     try {
       const found = await ask<Preview>('POST', '/api/reading', form(from, chosen), false, own.signal);
       if (source !== from) {
-        setName(found.name);
-        setVersion(found.kind === 'program file' ? found.version : '1');
+        naming.reset({ name: found.name, version: found.kind === 'program file' ? found.version : '1' });
       }
       setSource(from);
       setRoles(chosen);
@@ -71,26 +77,18 @@ export function BringIn() {
       if (looking.current === own) setBusy(false);
     }
   };
-  const bringIn = async (): Promise<void> => {
+  const bringIn = naming.handleSubmit(async (named) => {
     if (!source) return;
-    if (name.trim() === '') {
-      setProblem('Give the program a name.');
-      return;
-    }
     setBusy(true);
     try {
-      const { slug } = await ask<{ slug: string }>(
-        'POST',
-        '/api/programs',
-        form(source, roles, { name: name.trim(), version: version.trim() }),
-      );
-      tell(`${name.trim()} stands on the Shelf.`);
+      const { slug } = await ask<{ slug: string }>('POST', '/api/programs', form(source, roles, named));
+      tell(`${named.name} stands on the Shelf.`);
       router.push(`/shelf/${slug}`);
     } catch (error) {
       setProblem(messageOf(error));
       setBusy(false);
     }
-  };
+  });
   const drop = (event: DragEvent): void => {
     event.preventDefault();
     setOver(false);
@@ -125,7 +123,7 @@ export function BringIn() {
         )}
       </header>
       <main
-        className={styles.bringIn}
+        className={`panes ${styles.bringIn}`}
         onDragOver={(event) => {
           event.preventDefault();
           setOver(true);
@@ -133,44 +131,50 @@ export function BringIn() {
         onDragLeave={() => setOver(false)}
         onDrop={drop}
       >
-        {problem && (
-          <p role="alert" className={styles.problem}>
-            {problem}
-          </p>
-        )}
+        {problem && <Alert severity="error">{problem}</Alert>}
         {!preview && (
           <div className={styles.sources}>
-            <section className={`card ${styles.source}`} data-over={over || undefined} aria-labelledby="from-file">
+            <Stack
+              component="section"
+              className={`card ${styles.source}`}
+              spacing={3}
+              sx={{ p: 5, alignItems: 'flex-start' }}
+              data-over={over || undefined}
+              aria-labelledby="from-file"
+            >
               <h2 id="from-file">From a file</h2>
               <p>
                 A table (CSV or TSV), a saved web page of shortcuts, or a file exported from another Gray Pin. Drop it
                 here, or
               </p>
-              <input
-                ref={chooser}
-                type="file"
-                hidden
-                aria-label="File with the list of commands"
-                onChange={(event) => {
-                  const file = event.target.files?.[0];
-                  event.target.value = '';
-                  if (file) void look({ blob: file, name: file.name }, []);
-                }}
-              />
-              <Button variant="contained" disabled={busy} onClick={() => chooser.current?.click()}>
+              <FileButton
+                variant="contained"
+                label="File with the list of commands"
+                disabled={busy}
+                onFile={(file) => void look({ blob: file, name: file.name }, [])}
+              >
                 {busy ? 'Reading…' : 'Choose a file…'}
-              </Button>
+              </FileButton>
               <p className="soft">
                 Nothing in the file is run, and nothing changes until you say so. At most 5 MB and 20,000 rows.
               </p>
-            </section>
-            <section className={`card ${styles.source}`} aria-labelledby="from-text">
+            </Stack>
+            <Stack
+              component="section"
+              className={`card ${styles.source}`}
+              spacing={3}
+              sx={{ p: 5, alignItems: 'flex-start' }}
+              aria-labelledby="from-text"
+            >
               <h2 id="from-text">Pasted</h2>
-              <label htmlFor="pasted">Copy the table from a page or a spreadsheet and paste it here.</label>
-              <textarea
-                id="pasted"
+              <TextField
+                label="Copy the table from a page or a spreadsheet and paste it here."
+                fullWidth
+                multiline
+                minRows={8}
+                maxRows={14}
                 value={pasted}
-                spellCheck={false}
+                slotProps={{ htmlInput: { spellCheck: false, className: 'keys' } }}
                 placeholder={'Menu\tCommand\tKeys\nRepair\tLift stain\tCtrl+Shift+F9'}
                 onChange={(event) => setPasted(event.target.value)}
               />
@@ -181,23 +185,23 @@ export function BringIn() {
               >
                 Read it
               </Button>
-            </section>
+            </Stack>
           </div>
         )}
         {preview && (
-          <div className={styles.named}>
-            <label>
-              <span>Name of the program</span>
-              <input value={name} maxLength={120} onChange={(event) => setName(event.target.value)} />
-            </label>
-            <label>
-              <span>Version</span>
-              <input value={version} maxLength={40} size={6} onChange={(event) => setVersion(event.target.value)} />
-            </label>
-          </div>
+          <Row gap={4} wraps align="flex-start">
+            <FormField form={naming} name="name" label="Name of the program" />
+            <FormField form={naming} name="version" label="Version" />
+          </Row>
         )}
         {preview?.kind === 'program file' && (
-          <section className={`card ${styles.file}`} aria-label="What the file holds">
+          <Stack
+            component="section"
+            className={`card ${styles.source}`}
+            spacing={3}
+            sx={{ p: 5, alignItems: 'flex-start' }}
+            aria-label="What the file holds"
+          >
             <p>
               This is a Gray Pin file: <strong>{preview.name}</strong>, version {preview.version}, with{' '}
               {counted(preview.commands, 'command')} and its factory keys.
@@ -217,7 +221,7 @@ export function BringIn() {
             ) : (
               <p>No keymaps but the factory's come with it.</p>
             )}
-          </section>
+          </Stack>
         )}
         {preview?.kind === 'list' && (
           <ListPreview preview={preview} onRoles={(next) => source && void look(source, next)} busy={busy} />

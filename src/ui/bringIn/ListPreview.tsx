@@ -1,12 +1,15 @@
 'use client';
 
-import { useVirtualizer } from '@tanstack/react-virtual';
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { pathText } from '@/core/program/program';
 import { ROLES, type Role } from '@/core/reading/columnRoles';
 import type { ReadRow } from '@/core/reading/readCommandList';
 import { counted } from '@/core/text/sentence';
 import type { Preview } from '@/core/view/views';
+import { FilterChip } from '../kit/FilterChip';
+import { Pick } from '../kit/Pick';
+import { Row } from '../kit/Row';
+import { VirtualRows } from '../kit/VirtualRows';
 import { KeyCaps } from '../parts/KeyCaps';
 import styles from './bringIn.module.css';
 
@@ -25,6 +28,7 @@ const ROLE_WORDS: Readonly<Record<Role, string>> = {
   ignore: 'Leave out',
 };
 const SHOWN = ['all', 'used', 'not'] as const;
+const HEADS = ['Row', 'Command', 'Where', 'Keys', 'Remark'];
 const ROW = 36;
 
 /** What was understood of a list, row by row, and the columns it was read from, to be corrected. */
@@ -43,14 +47,6 @@ export function ListPreview({ preview, busy, onRoles }: ListPreviewProps) {
           : rows.filter((row) => row.result === 'unused' || row.result === 'partly'),
     [rows, show],
   );
-  const scroller = useRef<HTMLDivElement>(null);
-  const list = useVirtualizer({
-    count: shown.length,
-    getScrollElement: () => scroller.current,
-    estimateSize: () => ROW,
-    overscan: 8,
-    initialRect: { width: 900, height: 460 },
-  });
   const labels = {
     all: `All rows ${rows.length}`,
     used: `Commands ${commands.length}`,
@@ -58,7 +54,7 @@ export function ListPreview({ preview, busy, onRoles }: ListPreviewProps) {
   };
   return (
     <>
-      <p className={styles.summary} role="status">
+      <p role="status">
         {format === 'web page' ? 'A web page' : 'A table'} ({preview.encoding}
         {dialect === 'mac' ? ', Mac keys' : ''}) with <strong>{counted(commands.length, 'command')}</strong>, {withKeys}{' '}
         of them with keys.{' '}
@@ -68,7 +64,7 @@ export function ListPreview({ preview, busy, onRoles }: ListPreviewProps) {
       </p>
       <div className={styles.groups}>
         {groups.map((group, g) => (
-          <fieldset key={group.header?.join() ?? `group ${g}`} className={`card ${styles.group}`} disabled={busy}>
+          <fieldset key={group.header?.join() ?? `group ${g}`} className={`card ${styles.group}`}>
             <legend>
               {groups.length === 1
                 ? 'What the columns hold'
@@ -76,77 +72,65 @@ export function ListPreview({ preview, busy, onRoles }: ListPreviewProps) {
             </legend>
             {group.roles.map((role, c) => {
               const title = group.header?.[c] || `Column ${c + 1}`;
+              const sample = group.sample
+                .map((cells) => cells[c])
+                .filter(Boolean)
+                .slice(0, 2)
+                .join(' · ');
+              const take = (chosen: Role): void =>
+                onRoles(
+                  groups.map((one, i) =>
+                    i === g
+                      ? group.roles.map((old, k) =>
+                          k === c ? chosen : old === chosen && old !== 'path' && old !== 'ignore' ? 'ignore' : old,
+                        )
+                      : one.roles,
+                  ),
+                );
               return (
-                <label key={c}>
-                  <span className={styles.column}>{title}</span>
-                  <select
-                    value={role}
-                    onChange={(event) =>
-                      onRoles(
-                        groups.map((one, i) =>
-                          i === g
-                            ? group.roles.map((old, k) =>
-                                k === c
-                                  ? (event.target.value as Role)
-                                  : old === event.target.value && old !== 'path' && old !== 'ignore'
-                                    ? 'ignore'
-                                    : old,
-                              )
-                            : one.roles,
-                        ),
-                      )
-                    }
-                  >
-                    {ROLES.map((one) => (
-                      <option key={one} value={one}>
-                        {ROLE_WORDS[one]}
-                      </option>
-                    ))}
-                  </select>
-                  <span className={styles.sample}>
-                    {group.sample
-                      .map((cells) => cells[c])
-                      .filter(Boolean)
-                      .slice(0, 2)
-                      .join(' · ') || '(empty)'}
-                  </span>
-                </label>
+                <Pick
+                  key={c}
+                  label={title}
+                  value={role}
+                  disabled={busy}
+                  hint={sample || '(empty)'}
+                  options={ROLES.map((one) => [one, ROLE_WORDS[one]])}
+                  onChange={take}
+                />
               );
             })}
           </fieldset>
         ))}
       </div>
-      <fieldset className={styles.show}>
-        <legend className="hidden">Rows shown</legend>
+      <Row wraps role="group" aria-label="Rows shown">
         {SHOWN.map((one) => (
-          <button key={one} type="button" className="chip" aria-pressed={show === one} onClick={() => setShow(one)}>
+          <FilterChip key={one} pressed={show === one} onClick={() => setShow(one)}>
             {labels[one]}
-          </button>
+          </FilterChip>
         ))}
-      </fieldset>
-      <div
-        ref={scroller}
+      </Row>
+      <VirtualRows
+        rows={shown}
+        keyOf={(row, i) => `${row.line} ${i}`}
+        height={ROW}
         className={`card ${styles.rows}`}
-        tabIndex={0}
         role="table"
         aria-label="Rows as they were understood"
         aria-rowcount={shown.length + 1}
+        rowsRole="rowgroup"
+        head={
+          <div role="row" className={`wraps ${styles.head}`}>
+            {HEADS.map((one) => (
+              <span key={one} role="columnheader">
+                {one}
+              </span>
+            ))}
+          </div>
+        }
+        empty={<p className="empty">There are none.</p>}
       >
-        <div role="row" className={styles.head}>
-          <span role="columnheader">Row</span>
-          <span role="columnheader">Command</span>
-          <span role="columnheader">Where</span>
-          <span role="columnheader">Keys</span>
-          <span role="columnheader">Remark</span>
-        </div>
-        <div role="rowgroup" style={{ height: list.getTotalSize(), position: 'relative' }}>
-          {list.getVirtualItems().map(({ index, start }) => {
-            const row = shown[index];
-            return row && <RowView key={`${row.line} ${index}`} row={row} start={start} place={index + 2} />;
-          })}
-        </div>
-        {shown.length === 0 && <p className="empty">There are none.</p>}
-      </div>
+        {(row, i) => <RowView row={row} place={i + 2} />}
+      </VirtualRows>
     </>
   );
 }
@@ -158,16 +142,10 @@ const RESULT_WORDS: Readonly<Record<ReadRow['result'], string>> = {
   unused: 'Not used',
 };
 
-function RowView({ row, start, place }: { row: ReadRow; start: number; place: number }) {
+function RowView({ row, place }: { row: ReadRow; place: number }) {
   const { command } = row;
   return (
-    <div
-      role="row"
-      aria-rowindex={place}
-      className={styles.row}
-      data-result={row.result}
-      style={{ transform: `translateY(${start}px)` }}
-    >
+    <div role="row" aria-rowindex={place} className={`wraps ${styles.row}`} data-result={row.result}>
       <span role="cell" className="soft">
         {row.line}
       </span>
@@ -181,12 +159,12 @@ function RowView({ row, start, place }: { row: ReadRow; start: number; place: nu
       <span role="cell" className="soft">
         {command ? pathText(command.path) : ''}
       </span>
-      <span role="cell" className={styles.keys}>
+      <span role="cell" className="chords">
         {command?.keys.map((chord) => (
           <KeyCaps key={chord} chord={chord} />
         ))}
       </span>
-      <span role="cell" title={row.why ?? undefined}>
+      <span role="cell">
         {row.result !== 'used' && <b>{RESULT_WORDS[row.result]}. </b>}
         {row.why}
       </span>

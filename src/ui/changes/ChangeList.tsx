@@ -1,6 +1,7 @@
 'use client';
 
 import Button from '@mui/material/Button';
+import Paper from '@mui/material/Paper';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { describeStep, stepKey, whereWords } from '@/core/changeList/describeStep';
@@ -9,6 +10,8 @@ import { programFacts } from '@/core/clash/clashIndex';
 import { draftOf } from '@/core/keymap/draft';
 import { counted } from '@/core/text/sentence';
 import type { ChangeListView, KeymapLink } from '@/core/view/views';
+import { Progress } from '../kit/Progress';
+import { Tick } from '../kit/Tick';
 import { ActionsMenu } from '../parts/ActionsMenu';
 import { KeyCaps } from '../parts/KeyCaps';
 import { KeymapPicker } from '../parts/KeymapPicker';
@@ -59,28 +62,28 @@ export function ChangeList({ given, links }: Props) {
         />
         <ActionsMenu
           label={`In the program now: ${from.draft.name}`}
-          words={`in the program now: ${from.draft.name} ▾`}
+          words={`in the program now: ${from.draft.name}`}
           actions={keymaps
             .filter((one) => one.slug !== draft.slug)
             .map((one) => [`${one.name}${one.owner ? ` · ${one.owner}` : ''}`, `${address}/changes?from=${one.slug}`])}
         />
         <span className="push" />
-        <Link className="word" href={address} prefetch={false}>
+        <Button variant="text" component={Link} href={address} prefetch={false}>
           Back to Sheets
-        </Link>
+        </Button>
         <Button variant="contained" disabled={plan.steps.length === 0} onClick={() => window.print()}>
           Print
         </Button>
       </header>
-      <main className={styles.screen}>
-        <section className={`${styles.about} no-print`} aria-label="About this list">
+      <main className={`panes ${styles.screen}`}>
+        <Paper component="section" variant="side" className="no-print" aria-label="About this list">
           <p role="status">
             <strong>
               {done} of {counted(plan.steps.length, 'step')}
             </strong>{' '}
             done
           </p>
-          <progress max={Math.max(1, plan.steps.length)} value={done} aria-label="Steps done" />
+          <Progress label="Steps done" part={done / Math.max(1, plan.steps.length)} />
           <p>
             Do them in this order in {program.name}: whoever gives up keys comes before whoever gets them, so that no
             step meets keys that are taken.
@@ -94,9 +97,8 @@ export function ChangeList({ given, links }: Props) {
           <p className="soft">
             Ticks are remembered. A step stays ticked when the list is made again and it is the same.
           </p>
-          <button
-            type="button"
-            className="word"
+          <Button
+            variant="text"
             aria-disabled={done === 0}
             onClick={() => {
               if (done === 0) return;
@@ -106,8 +108,8 @@ export function ChangeList({ given, links }: Props) {
             }}
           >
             Start over
-          </button>
-        </section>
+          </Button>
+        </Paper>
         <section className={styles.list} aria-label="Steps" tabIndex={0}>
           <div className={styles.paper}>
             <h2>
@@ -128,9 +130,8 @@ export function ChangeList({ given, links }: Props) {
                     data-next={i === next || undefined}
                     data-step={step.kind}
                   >
-                    <label>
-                      <span className={styles.number}>{i + 1}</span>
-                      <input type="checkbox" checked={ticked} onChange={() => tick(key)} />
+                    <span className={styles.number}>{i + 1}</span>
+                    <Tick checked={ticked} onChange={() => tick(key)} className={styles.step}>
                       <span className={styles.what}>
                         <span>
                           <strong>{nameOf(step.command)}</strong>{' '}
@@ -140,7 +141,7 @@ export function ChangeList({ given, links }: Props) {
                           <SentenceView sentence={describeStep(step, nameOf)} />
                         </span>
                       </span>
-                    </label>
+                    </Tick>
                   </li>
                 );
               })}
@@ -148,7 +149,7 @@ export function ChangeList({ given, links }: Props) {
             {plan.refused.length > 0 && (
               <section aria-label="Left out">
                 <h3>Left out, because the program would not take them</h3>
-                <ul className={styles.refused}>
+                <ul>
                   {plan.refused.map((one) => (
                     <li key={`${one.command} ${one.chord}`}>
                       <strong>{nameOf(one.command)}</strong> <KeyCaps chord={one.chord} />: {nameOf(one.holder)} has it

@@ -1,5 +1,11 @@
 'use client';
 
+import Button from '@mui/material/Button';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
@@ -8,6 +14,9 @@ import type { Binding } from '@/core/keymap/keymap';
 import { type Difference, sideBySide } from '@/core/keymap/sideBySide';
 import { pathText } from '@/core/program/program';
 import type { KeymapLink, KeymapView } from '@/core/view/views';
+import { FilterChip } from '../kit/FilterChip';
+import { Pick } from '../kit/Pick';
+import { Row } from '../kit/Row';
 import { KeyCaps } from '../parts/KeyCaps';
 import styles from './compare.module.css';
 
@@ -44,14 +53,13 @@ export function Compare({ left, right, links }: Props) {
     );
   };
   const pick = (side: 'left' | 'right', label: string, value: string) => (
-    <select aria-label={label} className={styles.pick} value={value} onChange={(event) => go(side, event.target.value)}>
-      {links.map((link) => (
-        <option key={link.keymap} value={link.keymap}>
-          {link.name}
-          {link.owner && ` · ${link.owner}`}
-        </option>
-      ))}
-    </select>
+    <Pick
+      label={label}
+      hidden
+      value={value}
+      options={links.map((link) => [link.keymap, link.owner ? `${link.name} · ${link.owner}` : link.name])}
+      onChange={(keymap) => go(side, keymap)}
+    />
   );
   return (
     <div className="screen">
@@ -59,58 +67,52 @@ export function Compare({ left, right, links }: Props) {
         <h1>{program.name}</h1>
         <span className="soft">compared: {rows.length} commands with keys</span>
         <span className="push" />
-        <Link className="word" href={`/board/${programSlug}/${right.draft.slug}`}>
+        <Button variant="text" component={Link} href={`/board/${programSlug}/${right.draft.slug}`}>
           Back to the Board
-        </Link>
+        </Button>
       </header>
-      <main className={styles.compare}>
-        <div className={styles.filters} role="group" aria-label="Show">
-          <button type="button" className="chip" aria-pressed={show === 'differs'} onClick={() => setShow('differs')}>
+      <main className={`panes ${styles.compare}`}>
+        <Row wraps role="group" aria-label="Show">
+          <FilterChip pressed={show === 'differs'} onClick={() => setShow('differs')}>
             All that differs {rows.length - count('same')}
-          </button>
+          </FilterChip>
           {DIFFERENCES.map(([difference, words]) => (
-            <button
-              key={difference}
-              type="button"
-              className="chip"
-              aria-pressed={show === difference}
-              onClick={() => setShow(difference)}
-            >
+            <FilterChip key={difference} pressed={show === difference} onClick={() => setShow(difference)}>
               {words} {count(difference)}
-            </button>
+            </FilterChip>
           ))}
-        </div>
+        </Row>
         {/* A long table is scrolled by keyboard as well */}
-        <section className={`card ${styles.scroller}`} aria-label="Differences" tabIndex={0}>
-          <table className={styles.table}>
-            <thead>
-              <tr>
-                <th scope="col">Command</th>
-                <th scope="col">{pick('left', 'Keymap at the left', left.draft.slug)}</th>
-                <th scope="col">{pick('right', 'Keymap at the right', right.draft.slug)}</th>
-                <th scope="col">Difference</th>
-              </tr>
-            </thead>
-            <tbody>
+        <section className="card scrolls" aria-label="Differences" tabIndex={0}>
+          <Table stickyHeader>
+            <TableHead>
+              <TableRow>
+                <TableCell>Command</TableCell>
+                <TableCell>{pick('left', 'Keymap at the left', left.draft.slug)}</TableCell>
+                <TableCell>{pick('right', 'Keymap at the right', right.draft.slug)}</TableCell>
+                <TableCell>Difference</TableCell>
+              </TableRow>
+            </TableHead>
+            <TableBody>
               {shown.map(({ command, difference, change }) => (
-                <tr key={command} data-difference={difference}>
-                  <th scope="row">
+                <TableRow key={command} data-difference={difference}>
+                  <TableCell component="th" scope="row">
                     <Link href={`/board/${programSlug}/${right.draft.slug}/${encodeURIComponent(command)}`}>
-                      {commands.get(command)?.name}
+                      <strong>{commands.get(command)?.name}</strong>
                     </Link>
-                    <span className="soft"> {pathText(commands.get(command)?.path ?? [])}</span>
-                  </th>
-                  <td>
+                    <span className="soft small"> {pathText(commands.get(command)?.path ?? [])}</span>
+                  </TableCell>
+                  <TableCell>
                     <Keys bindings={change.before} />
-                  </td>
-                  <td>
+                  </TableCell>
+                  <TableCell>
                     <Keys bindings={change.after} />
-                  </td>
-                  <td>{DIFFERENCES.find(([one]) => one === difference)?.[1]}</td>
-                </tr>
+                  </TableCell>
+                  <TableCell>{DIFFERENCES.find(([one]) => one === difference)?.[1]}</TableCell>
+                </TableRow>
               ))}
-            </tbody>
-          </table>
+            </TableBody>
+          </Table>
           {shown.length === 0 && (
             <p className="empty">
               {left.draft.id === right.draft.id
@@ -127,7 +129,7 @@ export function Compare({ left, right, links }: Props) {
 function Keys({ bindings }: { bindings: readonly Binding[] }) {
   if (bindings.length === 0) return <span className="soft">no key</span>;
   return (
-    <span className={styles.keys}>
+    <span className="chords">
       {bindings.map((one) => (
         <KeyCaps key={one.chord} chord={one.chord} />
       ))}

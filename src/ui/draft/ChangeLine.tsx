@@ -2,18 +2,18 @@
 
 import type { Binding } from '@/core/keymap/keymap';
 import type { Change } from '@/core/keymap/ticket';
+import { Row } from '../kit/Row';
 import { KeyCaps } from '../parts/KeyCaps';
-import styles from './tape.module.css';
 
 /** What a change does to one command: its keys before and after, and what else was marked. */
 export function ChangeLine({ name, change }: { name: string; change: Change }) {
   const marks = markWords(change);
   const keysSame = change.before.map((one) => one.chord).join(' ') === change.after.map((one) => one.chord).join(' ');
   return (
-    <li className={styles.line}>
+    <Row component="li" wraps>
       <strong>{name}</strong>
       {!keysSame && (
-        <span className={styles.fromTo}>
+        <span className="chords">
           <Keys bindings={change.before} />
           <span aria-hidden="true">→</span>
           <span className="hidden">to</span>
@@ -21,7 +21,7 @@ export function ChangeLine({ name, change }: { name: string; change: Change }) {
         </span>
       )}
       {marks && <span className="soft">{marks}</span>}
-    </li>
+    </Row>
   );
 }
 

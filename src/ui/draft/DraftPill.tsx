@@ -1,5 +1,6 @@
 import type { Draft } from '@/core/keymap/draft';
 import { counted } from '@/core/text/sentence';
+import { Standing } from '../kit/Standing';
 
 /** How a draft stands, in a word. */
 export function DraftPill({ state, changes }: { state: Draft['state']; changes: number }) {
@@ -10,9 +11,5 @@ export function DraftPill({ state, changes }: { state: Draft['state']; changes: 
       : changes === 0 && !state.unnamed
         ? 'kept'
         : `draft · ${counted(changes, 'change')}`;
-  return (
-    <span className="pill draft" role="status">
-      {words}
-    </span>
-  );
+  return <Standing role="status">{words}</Standing>;
 }

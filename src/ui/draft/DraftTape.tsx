@@ -1,15 +1,18 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Draft } from '@/core/keymap/draft';
 import type { CommandId } from '@/core/program/program';
-import { ConfirmDialog, type Question } from '../parts/ConfirmDialog';
+import type { Question } from '../parts/ConfirmDialog';
 import { useNotice } from '../shell/Notices';
 import { useSettings } from '../shell/SettingsContext';
 import { askToPull } from './askToPull';
 import { Tape } from './Tape';
 import type { DraftActions } from './useDraft';
+
+const ConfirmDialog = dynamic(() => import('../parts/ConfirmDialog').then((one) => one.ConfirmDialog));
 
 type Props = {
   readonly draft: Draft;

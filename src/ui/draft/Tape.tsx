@@ -1,5 +1,9 @@
 'use client';
 
+import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
+import { ListX, Redo2, Undo2 } from 'lucide-react';
+import dynamic from 'next/dynamic';
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import type { Draft } from '@/core/keymap/draft';
 import { sameKeys } from '@/core/keymap/keymap';
@@ -7,10 +11,12 @@ import { goneFrom } from '@/core/keymap/pullTicket';
 import type { Ticket } from '@/core/keymap/ticket';
 import type { Command } from '@/core/program/program';
 import { counted } from '@/core/text/sentence';
+import { IconAction } from '../kit/IconAction';
 import { KeyCaps } from '../parts/KeyCaps';
-import { ScreenDialog } from '../parts/ScreenDialog';
 import { ChangeLine, markWords } from './ChangeLine';
 import styles from './tape.module.css';
+
+const ScreenDialog = dynamic(() => import('../parts/ScreenDialog').then((one) => one.ScreenDialog));
 
 type Props = {
   readonly draft: Draft;
@@ -34,11 +40,11 @@ export const Tape = memo(function Tape({ draft, nameOf, onOpen, onGoTo, onPull }
   }, [state.cursor, tape.length]);
   return (
     <section className={`${styles.tape} no-print`} aria-label="Change tape">
-      <div className={styles.tapeTitle}>
+      <Stack className={styles.tapeTitle}>
         <span>Change tape</span>
         <strong>{counted(state.cursor, 'ticket')}</strong>
         {tape.length > state.cursor && <span className="soft">{tape.length - state.cursor} undone</span>}
-      </div>
+      </Stack>
       {tape.length === 0 ? (
         <p className={styles.tapeEmpty}>
           Every change you make lands here as a ticket, stored at once. Undo takes the last one back.
@@ -64,15 +70,14 @@ export const Tape = memo(function Tape({ draft, nameOf, onOpen, onGoTo, onPull }
                 <TicketView ticket={ticket} nameOf={nameOf} onOpen={onOpen} onLines={setOpened} />
                 <span className={styles.jumps}>
                   {position !== state.cursor && (
-                    <button type="button" className={styles.jump} onClick={() => onGoTo(position)}>
-                      {position > state.cursor ? 'Redo to here' : 'Back to here'}
-                      <span className="hidden"> ({ticket.title})</span>
-                    </button>
+                    <IconAction
+                      icon={position > state.cursor ? Redo2 : Undo2}
+                      label={`${position > state.cursor ? 'Redo to here' : 'Back to here'} (${ticket.title})`}
+                      onClick={() => onGoTo(position)}
+                    />
                   )}
                   {position <= state.cursor && !gone.has(position) && (
-                    <button type="button" className={styles.jump} onClick={() => onPull(position)}>
-                      Pull out<span className="hidden"> ({ticket.title})</span>
-                    </button>
+                    <IconAction icon={ListX} label={`Pull out (${ticket.title})`} onClick={() => onPull(position)} />
                   )}
                 </span>
               </li>
@@ -112,9 +117,9 @@ function TicketView({
   if (ticket.changes.length >= MANY) {
     return (
       <>
-        <button type="button" className={styles.ticketName} onClick={() => onLines(ticket)}>
+        <Button variant="inline" onClick={() => onLines(ticket)}>
           {ticket.title}
-        </button>
+        </Button>
         <span className={styles.ticketKeys}>
           <span className="soft">
             {nameOf(first.command)}, {rest[0] && nameOf(rest[0].command)} and {rest.length - 1} more
@@ -125,9 +130,9 @@ function TicketView({
   }
   return (
     <>
-      <button type="button" className={styles.ticketName} onClick={() => onOpen(first.command)}>
+      <Button variant="inline" onClick={() => onOpen(first.command)}>
         {ticket.title}
-      </button>
+      </Button>
       <span className={styles.ticketKeys}>
         {sameKeys(first.before, first.after) ? (
           <span className="soft">{markWords(first)}</span>
@@ -148,7 +153,7 @@ function TicketView({
           </>
         )}
         {rest.length > 0 && (
-          <span className="soft" title={rest.map((one) => nameOf(one.command)).join(', ')}>
+          <span className="soft" data-tip={rest.map((one) => nameOf(one.command)).join(', ')}>
             · {rest.length === 1 ? `from ${nameOf(rest[0]?.command ?? '')}` : `${rest.length} more`}
           </span>
         )}

@@ -1,39 +1,36 @@
 'use client';
 
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogContentText from '@mui/material/DialogContentText';
-import DialogTitle from '@mui/material/DialogTitle';
+import { DialogFrame } from '../kit/DialogFrame';
 import type { Trouble } from './useDraft';
 
+type Props = {
+  readonly trouble: Trouble | null;
+  readonly onClose: () => void;
+  readonly onReload: () => Promise<void>;
+};
+
 /** Says why a step was not stored, and offers the newer state where another window has gone on. */
-export function TroubleDialog({
-  trouble,
-  onClose,
-  onReload,
-}: {
-  trouble: Trouble | null;
-  onClose: () => void;
-  onReload: () => Promise<void>;
-}) {
+export function TroubleDialog({ trouble, onClose, onReload }: Props) {
+  if (trouble === null) return null;
   return (
-    <Dialog open={trouble !== null} onClose={onClose} aria-labelledby="trouble-title">
-      <DialogTitle id="trouble-title">{trouble?.stale ? 'Changed in another window' : 'Not stored'}</DialogTitle>
-      <DialogContent>
-        <DialogContentText>{trouble?.message}</DialogContentText>
-      </DialogContent>
-      <DialogActions>
-        <Button variant="text" onClick={onClose}>
-          Leave it
-        </Button>
-        {trouble?.stale && (
-          <Button variant="contained" autoFocus onClick={() => void onReload()}>
-            Show the newer state
+    <DialogFrame
+      title={trouble.stale ? 'Changed in another window' : 'Not stored'}
+      onClose={onClose}
+      actions={
+        <>
+          <Button variant="text" onClick={onClose}>
+            Leave it
           </Button>
-        )}
-      </DialogActions>
-    </Dialog>
+          {trouble.stale && (
+            <Button variant="contained" autoFocus onClick={() => void onReload()}>
+              Show the newer state
+            </Button>
+          )}
+        </>
+      }
+    >
+      <p>{trouble.message}</p>
+    </DialogFrame>
   );
 }

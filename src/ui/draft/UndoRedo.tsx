@@ -1,5 +1,6 @@
 'use client';
 
+import Button from '@mui/material/Button';
 import type { Draft } from '@/core/keymap/draft';
 import { useStable } from '../parts/useStable';
 import type { DraftActions } from './useDraft';
@@ -13,12 +14,12 @@ export function UndoRedo({ draft, actions }: { draft: Draft; actions: DraftActio
   useUndoKeys(undo, redo);
   return (
     <>
-      <button type="button" className="word" aria-disabled={state.cursor === 0} onClick={undo}>
+      <Button variant="text" aria-disabled={state.cursor === 0} onClick={undo}>
         Undo
-      </button>
-      <button type="button" className="word" aria-disabled={state.cursor >= tape.length} onClick={redo}>
+      </Button>
+      <Button variant="text" aria-disabled={state.cursor >= tape.length} onClick={redo}>
         Redo
-      </button>
+      </Button>
     </>
   );
 }

@@ -1,13 +1,17 @@
 'use client';
 
-import { useVirtualizer } from '@tanstack/react-virtual';
-import { useDeferredValue, useMemo, useRef, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { answersAlike } from '@/core/comparison/agreement';
 import { type ConceptRow, conceptTable, type PairsBetween } from '@/core/comparison/conceptTable';
 import { searchCommands } from '@/core/finder/searchCommands';
 import { buildSearchIndex } from '@/core/finder/searchIndex';
 import type { Place } from '@/core/keyboard/placeOf';
 import { bindingsOf } from '@/core/keymap/keymap';
+import { FilterChip } from '../kit/FilterChip';
+import { Find } from '../kit/Find';
+import { Row } from '../kit/Row';
+import { Tick } from '../kit/Tick';
+import { VirtualRows } from '../kit/VirtualRows';
 import { KeyCaps } from '../parts/KeyCaps';
 import type { Compared } from './CompareAll';
 import styles from './compareAll.module.css';
@@ -73,40 +77,32 @@ export function ByConcept({ compared, between, place }: Props) {
     const found = indexes.map((index) => new Set(searchCommands(index, wanted)));
     return sets[kept].filter((row) => row.commands.some((command, i) => command && found[i]?.has(command)));
   }, [sets, kept, wanted, indexes]);
-  const scroller = useRef<HTMLDivElement>(null);
-  const virtual = useVirtualizer({
-    count: rows.length,
-    getScrollElement: () => scroller.current,
-    estimateSize: () => ROW,
-    overscan: 10,
-  });
   const columns = { gridTemplateColumns: `repeat(${compared.length}, minmax(11rem, 1fr))` };
   return (
     <>
       <div className={styles.tools}>
-        <input
-          type="search"
-          className={styles.search}
-          aria-label="Search in all programs"
-          placeholder="Search in all programs"
-          value={query}
-          onChange={(event) => setQuery(event.target.value)}
-        />
-        <div className={styles.tabs} role="group" aria-label="Which lines">
+        <Find label="Search in all programs" value={query} onChange={setQuery} />
+        <Row wraps role="group" aria-label="Which lines">
           {KEPT.map((one) => (
-            <button key={one} type="button" className="chip" aria-pressed={kept === one} onClick={() => setKept(one)}>
+            <FilterChip key={one} pressed={kept === one} onClick={() => setKept(one)}>
               {WORDS[one]} {sets[one].length}
-            </button>
+            </FilterChip>
           ))}
-        </div>
-        <label className={styles.check}>
-          <input type="checkbox" checked={withKeys} onChange={(event) => setWithKeys(event.target.checked)} />
+        </Row>
+        <Tick checked={withKeys} onChange={setWithKeys}>
           only what has keys
-        </label>
+        </Tick>
       </div>
-      {/* A long table is scrolled by keyboard as well */}
-      <section ref={scroller} className={`card ${styles.concepts}`} aria-label="By concept" tabIndex={0}>
-        <div role="table" aria-label="What the programs do" aria-rowcount={rows.length + 1}>
+      <VirtualRows
+        rows={rows}
+        keyOf={(row) => row.commands.map((one) => one?.id ?? '').join(' ')}
+        height={ROW}
+        className={`card ${styles.concepts}`}
+        role="table"
+        aria-label="What the programs do"
+        aria-rowcount={rows.length + 1}
+        rowsRole="rowgroup"
+        head={
           <div role="row" className={styles.conceptHead} style={columns}>
             {compared.map((one, i) => (
               <span key={`${i}`} role="columnheader">
@@ -114,45 +110,33 @@ export function ByConcept({ compared, between, place }: Props) {
               </span>
             ))}
           </div>
-          <div role="rowgroup" style={{ height: virtual.getTotalSize(), position: 'relative' }}>
-            {virtual.getVirtualItems().map((item) => {
-              const row = rows[item.index];
-              const lists = row ? keysIn(row) : [];
-              return (
-                row && (
-                  <div
-                    key={item.key}
-                    ref={virtual.measureElement}
-                    data-index={item.index}
-                    role="row"
-                    aria-rowindex={item.index + 2}
-                    className={styles.concept}
-                    style={{ ...columns, transform: `translateY(${item.start}px)` }}
-                  >
-                    {row.commands.map((command, i) => (
-                      <span key={`${i}`} role="cell" className={styles.cell}>
-                        {command ? (
-                          <>
-                            <strong>{command.name}</strong>
-                            <span className={styles.keys}>
-                              {lists[i]?.map((one) => (
-                                <KeyCaps key={one.chord} chord={one.chord} />
-                              ))}
-                            </span>
-                          </>
-                        ) : (
-                          <span className="soft">–</span>
-                        )}
+        }
+        empty={<p className="empty">Nothing of this kind.</p>}
+      >
+        {(row, place) => {
+          const lists = keysIn(row);
+          return (
+            <div role="row" aria-rowindex={place + 2} className={styles.concept} style={columns}>
+              {row.commands.map((command, i) => (
+                <span key={`${i}`} role="cell" className={styles.cell}>
+                  {command ? (
+                    <>
+                      <strong>{command.name}</strong>
+                      <span className="chords">
+                        {lists[i]?.map((one) => (
+                          <KeyCaps key={one.chord} chord={one.chord} />
+                        ))}
                       </span>
-                    ))}
-                  </div>
-                )
-              );
-            })}
-          </div>
-        </div>
-        {rows.length === 0 && <p className="empty">Nothing of this kind.</p>}
-      </section>
+                    </>
+                  ) : (
+                    <span className="soft">–</span>
+                  )}
+                </span>
+              ))}
+            </div>
+          );
+        }}
+      </VirtualRows>
     </>
   );
 }

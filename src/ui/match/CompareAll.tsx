@@ -1,6 +1,14 @@
 'use client';
 
+import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import type { Remote } from 'comlink';
+import { X } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
@@ -13,6 +21,11 @@ import { draftOf } from '@/core/keymap/draft';
 import type { CommandPair } from '@/core/transfer/transferTypes';
 import type { KeymapLink, KeymapView, ProgramsView } from '@/core/view/views';
 import type { CompareGround, Comparer, CompareTask } from '@/workers/comparer';
+import { FilterChip } from '../kit/FilterChip';
+import { IconAction } from '../kit/IconAction';
+import { Progress } from '../kit/Progress';
+import { Row } from '../kit/Row';
+import { replaceAddress } from '../kit/useBackCloses';
 import { KeymapPicker } from '../parts/KeymapPicker';
 import { useWorkerTask } from '../parts/useWorkerTask';
 import { useSettings } from '../shell/SettingsContext';
@@ -80,16 +93,16 @@ export function CompareAll({ all, links, initialShown }: Props) {
     `/match/compare?${list.map((one) => `with=${encodeURIComponent(one)}`).join('&')}${what === 'concepts' ? '&show=concepts' : ''}`;
   // biome-ignore lint/correctness/useExhaustiveDependencies: the address follows what is shown.
   useEffect(() => {
-    window.history.replaceState(null, '', addressOf(addresses));
+    replaceAddress(addressOf(addresses));
   }, [shown]);
   const more = links.find((one) => !addresses.includes(`${one.program}/${one.keymap}`));
   return (
     <div className="screen">
-      <header className="bar" data-wraps>
+      <header className="bar">
         <h1>Match</h1>
         <span className="soft">compare</span>
         {compared.map(({ view, name }, i) => (
-          <span key={addresses[i]} className={styles.one}>
+          <Row key={addresses[i]} component="span" gap={0}>
             <KeymapPicker
               says={`Keymap ${i + 1}`}
               label={name}
@@ -99,53 +112,43 @@ export function CompareAll({ all, links, initialShown }: Props) {
               to={(program, keymap) => addressOf(addresses.map((one, at) => (at === i ? `${program}/${keymap}` : one)))}
             />
             {compared.length > 2 && (
-              <button
-                type="button"
-                className={styles.drop}
-                aria-label={`Leave out ${name}`}
-                title={`Leave out ${name}`}
+              <IconAction
+                icon={X}
+                label={`Leave out ${name}`}
                 onClick={() => router.push(addressOf(addresses.filter((_, at) => at !== i)))}
-              >
-                ×
-              </button>
+              />
             )}
-          </span>
+          </Row>
         ))}
         {more && compared.length < MOST && (
-          <button
-            type="button"
-            className="word"
+          <Button
+            variant="text"
             onClick={() => router.push(addressOf([...addresses, `${more.program}/${more.keymap}`]))}
           >
             Add one
-          </button>
+          </Button>
         )}
         <span className="push" />
-        <Link className="word" href="/match">
+        <Button variant="text" component={Link} href="/match">
           Back to the match
-        </Link>
+        </Button>
       </header>
-      <main className={styles.screen}>
-        <div className={styles.tabs} role="group" aria-label="Show">
-          <button type="button" className="chip" aria-pressed={shown === 'hands'} onClick={() => setShown('hands')}>
+      <main className={`panes ${styles.screen}`}>
+        <Row role="group" aria-label="Show">
+          <FilterChip pressed={shown === 'hands'} onClick={() => setShown('hands')}>
             How much carries over
-          </button>
-          <button
-            type="button"
-            className="chip"
-            aria-pressed={shown === 'concepts'}
-            onClick={() => setShown('concepts')}
-          >
+          </FilterChip>
+          <FilterChip pressed={shown === 'concepts'} onClick={() => setShown('concepts')}>
             By concept
-          </button>
-        </div>
+          </FilterChip>
+        </Row>
         {!between ? (
-          <div className={`card ${styles.waiting}`}>
+          <Stack className="card" spacing={3} sx={{ p: 5 }}>
             <p role="status">
               {working.state === 'failed' ? 'The programs could not be compared.' : 'Comparing each with each…'}
             </p>
-            {working.state !== 'failed' && <progress aria-label="Comparing" value={working.part} max={1} />}
-          </div>
+            {working.state !== 'failed' && <Progress label="Comparing" part={working.part} />}
+          </Stack>
         ) : shown === 'hands' ? (
           <>
             <Matrix compared={compared} between={between} place={where.place} cell={cell} onCell={setCell} />
@@ -193,33 +196,35 @@ function Matrix({
   );
   return (
     <section className={`card ${styles.matrix}`} aria-label="How much carries over" tabIndex={0}>
-      <table>
-        <thead>
-          <tr>
-            <td className="soft">Of what the hand does in … it finds on the same keys in</td>
+      <Table>
+        <TableHead>
+          <TableRow>
+            <TableCell component="td" className="soft">
+              Of what the hand does in … it finds on the same keys in
+            </TableCell>
             {compared.map((one, i) => (
-              <th key={`${i}`} scope="col">
-                {one.name}
-              </th>
+              <TableCell key={`${i}`}>{one.name}</TableCell>
             ))}
-          </tr>
-        </thead>
-        <tbody>
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {compared.map((knows, k) => (
-            <tr key={`${k}`}>
-              <th scope="row">{knows.name}</th>
+            <TableRow key={`${k}`}>
+              <TableCell component="th" scope="row">
+                {knows.name}
+              </TableCell>
               {compared.map((works, w) => {
                 const figure = figures[k]?.[w];
                 if (!figure)
                   return (
-                    <td key={`${w}`}>
+                    <TableCell key={`${w}`}>
                       <span className={styles.self} />
-                    </td>
+                    </TableCell>
                   );
                 return (
-                  <td key={`${w}`}>
-                    <button
-                      type="button"
+                  <TableCell key={`${w}`}>
+                    <Button
+                      variant="line"
                       aria-pressed={cell[0] === k && cell[1] === w}
                       aria-label={`${knows.name} in ${works.name}: ${Math.round(100 * figure.part)} %`}
                       onClick={() => onCell([k, w])}
@@ -228,14 +233,14 @@ function Matrix({
                       <span className="soft">
                         {figure.same} of {figure.all} · by use {Math.round(100 * figure.weighted)} %
                       </span>
-                    </button>
-                  </td>
+                    </Button>
+                  </TableCell>
                 );
               })}
-            </tr>
+            </TableRow>
           ))}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
     </section>
   );
 }

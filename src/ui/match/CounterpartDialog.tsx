@@ -1,6 +1,7 @@
 'use client';
 
 import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
 import { useMemo, useState } from 'react';
 import { describeCandidate } from '@/core/counterpart/describeCandidate';
 import type { Counterpart } from '@/core/counterpart/findCounterparts';
@@ -8,9 +9,9 @@ import { searchCommands } from '@/core/finder/searchCommands';
 import { buildSearchIndex } from '@/core/finder/searchIndex';
 import { type Command, type CommandId, pathText } from '@/core/program/program';
 import type { Sentence } from '@/core/text/sentence';
+import { Find } from '../kit/Find';
 import { ScreenDialog } from '../parts/ScreenDialog';
 import { SentenceView } from '../parts/SentenceView';
-import styles from './match.module.css';
 import { candidatesFor } from './matchRows';
 
 type Props = {
@@ -63,36 +64,28 @@ export function CounterpartDialog({ theirs, names, commands, counterparts, said,
         </>
       }
     >
-      <div className="fields">
+      <Stack spacing={3}>
         <p className="soft">
           {theirs.name} is in {names[0]}, under {pathText(theirs.path) || 'no menu'}. What you say is remembered for
           both programs.
         </p>
-        <input
-          autoFocus
-          type="search"
-          className={styles.search}
-          aria-label={`Search the commands of ${names[1]}`}
-          placeholder={`Search the commands of ${names[1]}`}
-          value={query}
-          onChange={(event) => setQuery(event.target.value)}
-        />
-        <ul className={styles.candidates} aria-label="Possible counterparts">
+        <Find label={`Search the commands of ${names[1]}`} autoFocus value={query} onChange={setQuery} />
+        <ul aria-label="Possible counterparts">
           {shown.map(({ command, why }) => (
             <li key={command.id}>
-              <button
-                type="button"
+              <Button
+                variant="line"
                 aria-pressed={now?.command === command.id && now.confidence === 'sure'}
                 onClick={() => onSay(command.id)}
               >
                 <strong>{command.name}</strong>
                 <span className="soft">{pathText(command.path)}</span>
                 {why && (
-                  <span className={styles.why}>
+                  <span className="soft small">
                     <SentenceView sentence={why} />
                   </span>
                 )}
-              </button>
+              </Button>
             </li>
           ))}
         </ul>
@@ -103,7 +96,7 @@ export function CounterpartDialog({ theirs, names, commands, counterparts, said,
               : 'No command is found by these words.'}
           </p>
         )}
-      </div>
+      </Stack>
     </ScreenDialog>
   );
 }

@@ -1,6 +1,8 @@
 'use client';
 
+import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
 import { useState } from 'react';
 import type { Row } from '@/core/keymap/keymap';
 import type { Ticket } from '@/core/keymap/ticket';
@@ -11,7 +13,6 @@ import type { Derivation, MatchPlan } from '@/core/transfer/matchPlan';
 import type { MatchAnswer } from '@/workers/matcher';
 import { ChangeLine } from '../draft/ChangeLine';
 import { ScreenDialog } from '../parts/ScreenDialog';
-import styles from './match.module.css';
 
 type Props = {
   readonly there: string;
@@ -42,20 +43,25 @@ export function DerivedBanner({ there, again, derivation, theirs, plan, locked, 
   };
   if (changedThere.length === 0)
     return (
-      <p className={styles.derived}>
+      <Alert severity="info" role="note">
         Derived from {there}; nothing has changed there since.{' '}
         {corrected.length > 0 && <span className="soft">{corrections} of yours.</span>}
-      </p>
+      </Alert>
     );
   return (
-    <div className={styles.derived}>
-      <p role="status">
+    <>
+      <Alert
+        severity="info"
+        role="status"
+        action={
+          <Button variant="outlined" onClick={() => setOpen(true)}>
+            See what is new
+          </Button>
+        }
+      >
         <strong>{counted(changedThere.length, 'thing is', 'things are')} new</strong> in {there}, which this keymap was
         derived from. {corrected.length > 0 && `${corrections} of yours ${corrected.length === 1 ? 'stays' : 'stay'}.`}
-      </p>
-      <Button variant="outlined" onClick={() => setOpen(true)}>
-        See what is new
-      </Button>
+      </Alert>
       {open && (
         <ScreenDialog
           title={`New from ${there}`}
@@ -86,7 +92,7 @@ export function DerivedBanner({ there, again, derivation, theirs, plan, locked, 
             )
           }
         >
-          <div className="fields">
+          <Stack spacing={3}>
             <p>
               {ticket
                 ? 'This is what deriving again changes; everything else stays.'
@@ -98,9 +104,9 @@ export function DerivedBanner({ there, again, derivation, theirs, plan, locked, 
               ))}
             </ul>
             {corrected.length > 0 && <p className="soft">Your corrections stay: {corrected.map(nameOf).join(', ')}.</p>}
-          </div>
+          </Stack>
         </ScreenDialog>
       )}
-    </div>
+    </>
   );
 }

@@ -1,5 +1,10 @@
 'use client';
 
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import { useMemo, useState } from 'react';
 import { buildClashIndex } from '@/core/clash/clashIndex';
 import { compareHands, type HandRow } from '@/core/comparison/compareHands';
@@ -8,6 +13,8 @@ import { otherActions } from '@/core/comparison/otherActions';
 import type { Place } from '@/core/keyboard/placeOf';
 import { bindingsOf, type Keymap } from '@/core/keymap/keymap';
 import type { Command } from '@/core/program/program';
+import { FilterChip } from '../kit/FilterChip';
+import { Row } from '../kit/Row';
 import { KeyCaps } from '../parts/KeyCaps';
 import { type Compared, pairsFor } from './CompareAll';
 import styles from './compareAll.module.css';
@@ -55,13 +62,13 @@ export function HandsOf({ compared, between, place, cell }: Props) {
   const names = [knows.view.program.name, works.view.program.name] as const;
   return (
     <>
-      <div className={styles.tabs} role="group" aria-label={`A hand that knows ${knows.name} in ${works.name}`}>
+      <Row wraps role="group" aria-label={`A hand that knows ${knows.name} in ${works.name}`}>
         {WAYS.map((one) => (
-          <button key={one} type="button" className="chip" aria-pressed={way === one} onClick={() => setWay(one)}>
+          <FilterChip key={one} pressed={way === one} onClick={() => setWay(one)}>
             {WORDS[one]} {found[one].length}
-          </button>
+          </FilterChip>
         ))}
-      </div>
+      </Row>
       {way === 'other' ? (
         <OtherActions list={found.other} names={names} />
       ) : (
@@ -70,22 +77,22 @@ export function HandsOf({ compared, between, place, cell }: Props) {
           {found[way].length === 0 ? (
             <p className="empty">Nothing of this kind.</p>
           ) : (
-            <table>
-              <thead>
-                <tr>
-                  <th scope="col">In {names[0]}</th>
-                  <th scope="col">In {names[1]}</th>
-                </tr>
-              </thead>
-              <tbody>
+            <Table>
+              <TableHead>
+                <TableRow>
+                  <TableCell>In {names[0]}</TableCell>
+                  <TableCell>In {names[1]}</TableCell>
+                </TableRow>
+              </TableHead>
+              <TableBody>
                 {found[way].map((row: HandRow) => (
-                  <tr key={`${row.theirs?.id} ${row.mine?.id}`}>
+                  <TableRow key={`${row.theirs?.id} ${row.mine?.id}`}>
                     <Cell command={row.theirs} keymap={knows.keymap} />
                     <Cell command={row.mine} keymap={works.keymap} />
-                  </tr>
+                  </TableRow>
                 ))}
-              </tbody>
-            </table>
+              </TableBody>
+            </Table>
           )}
         </section>
       )}
@@ -95,13 +102,13 @@ export function HandsOf({ compared, between, place, cell }: Props) {
 
 /** A command with its keys in one column of a table. */
 export function Cell({ command, keymap }: { command: Command | null; keymap: Keymap }) {
-  if (!command) return <td className="soft">no such command</td>;
+  if (!command) return <TableCell className="soft">no such command</TableCell>;
   const bindings = bindingsOf(keymap, command.id);
   return (
-    <td>
+    <TableCell>
       <span className={styles.cell}>
         <strong>{command.name}</strong>
-        <span className={styles.keys}>
+        <span className="chords">
           {bindings.length === 0 ? (
             <span className="soft">no key</span>
           ) : (
@@ -109,6 +116,6 @@ export function Cell({ command, keymap }: { command: Command | null; keymap: Key
           )}
         </span>
       </span>
-    </td>
+    </TableCell>
   );
 }

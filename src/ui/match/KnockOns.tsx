@@ -1,10 +1,13 @@
 'use client';
 
+import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
 import { useRef, useState } from 'react';
 import type { ChordText } from '@/core/chord/chord';
 import type { CommandId } from '@/core/program/program';
 import { counted } from '@/core/text/sentence';
 import type { KnockOn } from '@/core/transfer/transferTypes';
+import { Row } from '../kit/Row';
 import { KeyCaps } from '../parts/KeyCaps';
 import { useFocusKept } from '../parts/useFocusKept';
 import styles from './match.module.css';
@@ -32,7 +35,7 @@ export function KnockOns({ knockOns, lostAnswers, answered, nameOf, onInstead }:
   useFocusKept(list);
   const getting = knockOns.filter((one) => one.instead !== null).length;
   return (
-    <section aria-label="Knock-on changes" className={styles.knockOns}>
+    <section aria-label="Knock-on changes">
       <h2>Knock-on changes</h2>
       <p>
         {knockOns.length === 0
@@ -44,15 +47,15 @@ export function KnockOns({ knockOns, lostAnswers, answered, nameOf, onInstead }:
             }`}
       </p>
       {lostAnswers.length > 0 && (
-        <p className={styles.problem} role="status">
+        <p className="problem" role="status">
           The keys you gave to {lostAnswers.map(nameOf).join(', ')} are not free, so the closest free ones are proposed.
         </p>
       )}
-      <ul ref={list} tabIndex={-1} className={styles.cards}>
+      <Stack component="ul" ref={list} tabIndex={-1} spacing={2} sx={{ mt: 2 }}>
         {knockOns.map(({ command, lost, instead, reason, to }) => (
-          <li key={command.id} className={styles.knockOn} data-command={command.id}>
+          <Stack key={command.id} component="li" spacing={1} className={styles.knockOn} data-command={command.id}>
             <strong>{command.name}</strong>
-            <span className={styles.keys}>
+            <span className="chords">
               {lost.map((one) => (
                 <KeyCaps key={one} chord={one} />
               ))}
@@ -61,40 +64,37 @@ export function KnockOns({ knockOns, lostAnswers, answered, nameOf, onInstead }:
               {instead === null ? <span>no key</span> : <KeyCaps chord={instead} />}
               {WHY[reason] && <span className="soft">({WHY[reason]})</span>}
             </span>
-            <span className={styles.knockDo}>
-              <button
-                type="button"
-                className={styles.link}
+            <Row component="span" gap={3} wraps>
+              <Button
+                variant="inline"
                 aria-label={`Press other keys for ${command.name}`}
                 onClick={() => setPressing(command.id)}
               >
                 Other key
-              </button>
+              </Button>
               {instead !== null && (
-                <button
-                  type="button"
-                  className={styles.link}
+                <Button
+                  variant="inline"
                   aria-label={`No key for ${command.name}`}
                   onClick={() => onInstead(command.id, null)}
                 >
                   No key
-                </button>
+                </Button>
               )}
               {answered.has(command.id) && (
-                <button
-                  type="button"
-                  className={styles.link}
+                <Button
+                  variant="inline"
                   aria-label={`Closest free key for ${command.name}`}
                   onClick={() => onInstead(command.id, undefined)}
                 >
                   Closest free
-                </button>
+                </Button>
               )}
               <span className="hidden">because of {to.map(nameOf).join(', ')}</span>
-            </span>
-          </li>
+            </Row>
+          </Stack>
         ))}
-      </ul>
+      </Stack>
       {pressing !== null && (
         <PressKeys
           title={`Other keys for ${nameOf(pressing)}`}

@@ -1,6 +1,8 @@
 'use client';
 
 import Button from '@mui/material/Button';
+import Paper from '@mui/material/Paper';
+import Stack from '@mui/material/Stack';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
@@ -10,7 +12,7 @@ import { verdict } from '@/core/clash/verdict';
 import { withSaid } from '@/core/counterpart/knownPairs';
 import { compareKeymaps } from '@/core/keymap/compareKeymaps';
 import { type Draft, draftOf } from '@/core/keymap/draft';
-import { type Row, rowsOf } from '@/core/keymap/keymap';
+import { type Row as KeyRow, rowsOf } from '@/core/keymap/keymap';
 import type { CommandId } from '@/core/program/program';
 import { counted, type Sentence } from '@/core/text/sentence';
 import { describeTransferLine } from '@/core/transfer/describeTransferLine';
@@ -23,6 +25,10 @@ import { DraftTape } from '../draft/DraftTape';
 import { TroubleDialog } from '../draft/TroubleDialog';
 import { UndoRedo } from '../draft/UndoRedo';
 import { useDraft } from '../draft/useDraft';
+import { FilterChip } from '../kit/FilterChip';
+import { Progress } from '../kit/Progress';
+import { Row } from '../kit/Row';
+import { replaceAddress } from '../kit/useBackCloses';
 import { KeymapPicker } from '../parts/KeymapPicker';
 import { NameDialog } from '../parts/NameDialog';
 import { useStable } from '../parts/useStable';
@@ -124,7 +130,7 @@ export function Match({ match, links, initialShown }: Props) {
 
   useEffect(() => {
     const address = `/match/${programSlug}/${state.slug}?like=${encodeURIComponent(`${theirs.programSlug}/${their.state.slug}`)}${shown ? `&show=${shown}` : ''}`;
-    if (window.location.pathname + window.location.search !== address) window.history.replaceState(null, '', address);
+    if (window.location.pathname + window.location.search !== address) replaceAddress(address);
   }, [programSlug, state.slug, theirs.programSlug, their.state.slug, shown]);
 
   const ticket = answer?.transfer.ticket ?? null;
@@ -166,7 +172,7 @@ export function Match({ match, links, initialShown }: Props) {
   const changes = useMemo(() => compareKeymaps(draft.kept, draft.keymap).length, [draft.kept, draft.keymap]);
   return (
     <div className="screen">
-      <header className="bar" data-wraps>
+      <header className="bar">
         <h1>Match</h1>
         <span className="soft">make</span>
         <KeymapPicker
@@ -188,15 +194,17 @@ export function Match({ match, links, initialShown }: Props) {
         />
         <DraftPill state={state} changes={changes} />
         <span className="push" />
-        <UndoRedo draft={draft} actions={actions} />
-        <Link className="word" href="/match/compare">
-          Compare all
-        </Link>
-        <Button variant="contained" disabled={!fresh || !ticket || state.locked} onClick={() => void put()}>
-          {ticket ? `Put ${counted(ticket.changes.length, 'change')} on the tape` : 'Nothing to put on the tape'}
-        </Button>
+        <Row gap={1}>
+          <UndoRedo draft={draft} actions={actions} />
+          <Button variant="text" component={Link} href="/match/compare">
+            Compare all
+          </Button>
+          <Button variant="contained" disabled={!fresh || !ticket || state.locked} onClick={() => void put()}>
+            {ticket ? `Put ${counted(ticket.changes.length, 'change')} on the tape` : 'Nothing to put on the tape'}
+          </Button>
+        </Row>
       </header>
-      <main className={styles.screen}>
+      <main className={`panes ${styles.screen}`}>
         <div
           className={styles.middle}
           data-stale={!fresh || undefined}
@@ -242,7 +250,7 @@ export function Match({ match, links, initialShown }: Props) {
             <Waiting matching={matching} names={names} />
           )}
         </div>
-        <aside className={styles.aside} aria-label="What follows">
+        <Paper component="aside" variant="side" aria-label="What follows">
           <RulesCard plan={plan} there={theirs.program.name} onChange={change} />
           {answer && (
             <KnockOns
@@ -256,7 +264,7 @@ export function Match({ match, links, initialShown }: Props) {
           <Button variant="outlined" disabled={!fresh || answer === null} onClick={() => setNaming(true)}>
             Derive a new keymap…
           </Button>
-        </aside>
+        </Paper>
         <DraftTape draft={draft} actions={actions} nameOf={nameOf} board={`/board/${programSlug}/${state.slug}`} />
       </main>
       {pairing && answer && (
@@ -338,13 +346,13 @@ const EMPTY: Readonly<Record<Exclude<Shown, 'other'>, string>> = {
 
 function Filters({ at, rows, onShow }: { at: Shown; rows: MatchRows; onShow: (shown: Shown) => void }) {
   return (
-    <div className={styles.filters} role="group" aria-label="Show">
+    <Row wraps role="group" aria-label="Show">
       {SHOWN.map((one) => (
-        <button key={one} type="button" className="chip" aria-pressed={at === one} onClick={() => onShow(one)}>
+        <FilterChip key={one} pressed={at === one} onClick={() => onShow(one)}>
           {SHOWN_WORDS[one]} {rows[one].length}
-        </button>
+        </FilterChip>
       ))}
-    </div>
+    </Row>
   );
 }
 
@@ -352,27 +360,27 @@ function Waiting({ matching, names }: { matching: ReturnType<typeof useMatch>; n
   const { state, part } = matching;
   if (state === 'failed' || state === 'cancelled')
     return (
-      <div className={`card ${styles.waiting}`}>
+      <Stack className="card" spacing={3} sx={{ p: 5, alignItems: 'flex-start' }}>
         <p role="status">{state === 'failed' ? 'The counterparts could not be found.' : 'Looking was stopped.'}</p>
         <Button variant="outlined" onClick={matching.again}>
           Look again
         </Button>
-      </div>
+      </Stack>
     );
   return (
-    <div className={`card ${styles.waiting}`}>
+    <Stack className="card" spacing={3} sx={{ p: 5, alignItems: 'flex-start' }}>
       <p role="status">
         Looking for what {names[0]} and {names[1]} both do…
       </p>
-      <progress aria-label="Looking for counterparts" value={part} max={1} />
+      <Progress label="Looking for counterparts" part={part} />
       <Button variant="text" onClick={matching.cancel}>
         Stop
       </Button>
-    </div>
+    </Stack>
   );
 }
 
-function keysOf(rows: readonly Row[]): ReadonlyMap<CommandId, readonly ChordText[]> {
+function keysOf(rows: readonly KeyRow[]): ReadonlyMap<CommandId, readonly ChordText[]> {
   const keys = new Map<CommandId, ChordText[]>();
   for (const [id, chord] of rows) keys.set(id, [...(keys.get(id) ?? []), chord]);
   return keys;

@@ -1,4 +1,5 @@
 import type { MatchAnswer } from '@/workers/matcher';
+import { Row } from '../kit/Row';
 import styles from './match.module.css';
 
 const percent = (part: number): string => `${Math.round(100 * part)} %`;
@@ -9,7 +10,7 @@ export function MatchHead({ answer, there, unsure }: { answer: MatchAnswer; ther
   const now = Math.round(100 * before.part);
   const then = Math.round(100 * after.part);
   return (
-    <section className={styles.head} aria-label="How much carries over">
+    <Row component="section" wraps gap={4} align="flex-end" aria-label="How much carries over">
       <div>
         <h2 className={styles.label}>Your hand carries over</h2>
         <p className={styles.big} data-before={before.same} data-after={after.same} data-all={after.all}>
@@ -30,6 +31,6 @@ export function MatchHead({ answer, there, unsure }: { answer: MatchAnswer; ther
           {unsure > 0 && ` ${unsure} more count once you have checked them.`}
         </span>
       </p>
-    </section>
+    </Row>
   );
 }

@@ -1,13 +1,18 @@
 'use client';
 
-import { useVirtualizer } from '@tanstack/react-virtual';
-import { memo, useEffect, useId, useRef } from 'react';
+import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
+import Stack from '@mui/material/Stack';
+import { memo, useRef } from 'react';
 import type { ChordText } from '@/core/chord/chord';
 import { describeCandidate, describeCounterpart } from '@/core/counterpart/describeCandidate';
 import type { Command, CommandId } from '@/core/program/program';
 import { pathText } from '@/core/program/program';
 import type { Sentence } from '@/core/text/sentence';
 import type { ChoiceKind } from '@/core/transfer/transferTypes';
+import { Row } from '../kit/Row';
+import { Segments } from '../kit/Segments';
+import { VirtualRows } from '../kit/VirtualRows';
 import { KeyCaps } from '../parts/KeyCaps';
 import { SentenceView } from '../parts/SentenceView';
 import { useFocusKept } from '../parts/useFocusKept';
@@ -36,49 +41,31 @@ export function MatchLines({ label, empty, rows, names, ...on }: Props) {
   const { settings } = useSettings();
   const scroller = useRef<HTMLDivElement>(null);
   useFocusKept(scroller);
-  const height = ROW * TEXT_SCALE[settings.textSize];
-  const virtual = useVirtualizer({
-    count: rows.length,
-    getScrollElement: () => scroller.current,
-    estimateSize: () => height,
-    overscan: 8,
-    getItemKey: (i) => rows[i]?.theirs.id ?? i,
-  });
-  // biome-ignore lint/correctness/useExhaustiveDependencies: rows of another size are measured anew.
-  useEffect(() => virtual.measure(), [height]);
   return (
     <section className={`card ${styles.table}`} aria-label={label}>
-      <div className={styles.columns} aria-hidden="true">
+      <div className={`wraps ${styles.columns}`} aria-hidden="true">
         <span>In {names[0]}</span>
         <span />
         <span>In {names[1]}</span>
         <span>What happens</span>
       </div>
-      <div ref={scroller} tabIndex={-1} className={styles.scroller}>
-        {rows.length === 0 && <p className="empty">{empty}</p>}
-        <ul style={{ height: virtual.getTotalSize() }} className={styles.rows} aria-label={label}>
-          {virtual.getVirtualItems().map((item) => {
-            const row = rows[item.index];
-            return (
-              row && (
-                <li
-                  key={item.key}
-                  ref={virtual.measureElement}
-                  data-index={item.index}
-                  aria-setsize={rows.length}
-                  aria-posinset={item.index + 1}
-                  className={styles.row}
-                  style={{ transform: `translateY(${item.start}px)` }}
-                  data-theirs={row.theirs.id}
-                  data-choice={row.line?.choice}
-                >
-                  <Line row={row} {...on} />
-                </li>
-              )
-            );
-          })}
-        </ul>
-      </div>
+      <VirtualRows
+        rows={rows}
+        keyOf={(row) => row.theirs.id}
+        height={ROW * TEXT_SCALE[settings.textSize]}
+        scroller={scroller}
+        tabIndex={-1}
+        className={styles.scroller}
+        rowsRole="list"
+        rowsLabel={label}
+        empty={<p className="empty">{empty}</p>}
+      >
+        {(row) => (
+          <div className={`wraps ${styles.row}`} data-theirs={row.theirs.id} data-choice={row.line?.choice}>
+            <Line row={row} {...on} />
+          </div>
+        )}
+      </VirtualRows>
     </section>
   );
 }
@@ -91,61 +78,52 @@ const Line = memo(function Line({ row, keysThere, keysHere, happens, ...on }: Li
     <>
       <Side command={theirs} keys={keysThere.get(theirs.id) ?? NONE} />
       {counterpart && mine ? (
-        <button
-          type="button"
+        <ButtonBase
           className={styles.wire}
           data-sure={sure || undefined}
           aria-label={`${sure ? 'Counterpart' : 'Likely counterpart'} of ${theirs.name}: ${mine.name}. Correct it`}
-          title={`${theirs.name} and ${mine.name}: ${inWords(describeCounterpart(counterpart))}. Correct it`}
+          data-tip={`${theirs.name} and ${mine.name}: ${inWords(describeCounterpart(counterpart))}. Correct it`}
           onClick={() => on.onCounterpart(row)}
         />
       ) : (
         <span className={styles.noWire} aria-hidden="true" />
       )}
       {mine ? <Side command={mine} keys={keysHere.get(mine.id) ?? NONE} soft={!sure} /> : <span />}
-      <div className={styles.happens}>
+      <div>
         {sure && line && line.choice !== 'same' && mine && <Choices row={row} mine={mine} {...on} />}
         {line?.choice === 'same' && mine && (
-          <button
-            type="button"
-            className={styles.link}
-            aria-label={`Other keys for ${mine.name}`}
-            onClick={() => on.onOther(row)}
-          >
+          <Button variant="inline" aria-label={`Other keys for ${mine.name}`} onClick={() => on.onOther(row)}>
             Other key…
-          </button>
+          </Button>
         )}
         {counterpart && !sure && mine && (
-          <span className={styles.buttons}>
-            <button
-              type="button"
-              className="chip"
+          <Row component="span" wraps>
+            <Button
+              variant="outlined"
               aria-label={`Yes, ${theirs.name} is ${mine.name}`}
               onClick={() => on.onConfirm(row)}
             >
               Yes, the same
-            </button>
-            <button
-              type="button"
-              className="chip"
+            </Button>
+            <Button
+              variant="text"
               aria-label={`Choose the counterpart of ${theirs.name}`}
               onClick={() => on.onCounterpart(row)}
             >
               Choose counterpart…
-            </button>
-          </span>
+            </Button>
+          </Row>
         )}
         {!counterpart && (
-          <button
-            type="button"
-            className={styles.link}
+          <Button
+            variant="inline"
             aria-label={`Choose the counterpart of ${theirs.name}`}
             onClick={() => on.onCounterpart(row)}
           >
             Choose one…
-          </button>
+          </Button>
         )}
-        <p className={styles.what}>
+        <p className="soft small">
           {sure && line && <SentenceView sentence={happens(row)} />}
           {sure && !line && counterpart && <SentenceView sentence={describeCounterpart(counterpart)} />}
           {counterpart && !sure && counterpart.candidates[0] && (
@@ -163,20 +141,24 @@ const inWords = (phrase: Sentence): string => phrase.map((span) => ('text' in sp
 
 function Side({ command, keys, soft = false }: { command: Command; keys: readonly ChordText[]; soft?: boolean }) {
   return (
-    <div className={styles.side} data-soft={soft || undefined}>
-      <strong title={pathText([...command.path, command.name])}>{command.name}</strong>
-      <span className={styles.keys}>
+    <Stack spacing={1} data-soft={soft || undefined}>
+      <strong data-tip={pathText([...command.path, command.name])}>{command.name}</strong>
+      <span className="chords">
         {keys.length === 0 ? (
           <span className="soft">no key</span>
         ) : (
           keys.map((one) => <KeyCaps key={one} chord={one} />)
         )}
       </span>
-    </div>
+    </Stack>
   );
 }
 
-const WORDS: Readonly<Record<ChoiceKind, string>> = { take: 'Take theirs', keep: 'Keep mine', other: 'Other key' };
+const CHOICES: readonly (readonly [ChoiceKind, string])[] = [
+  ['take', 'Take theirs'],
+  ['keep', 'Keep mine'],
+  ['other', 'Other key'],
+];
 
 function Choices({
   row,
@@ -184,35 +166,27 @@ function Choices({
   onChoose,
   onOther,
 }: Pick<Props, 'onChoose' | 'onOther'> & { row: MatchRow; mine: Command }) {
-  const name = useId();
   const { line } = row;
   if (!line || line.choice === 'same') return null;
   return (
-    <span className={styles.buttons}>
-      <span className="segments small" role="radiogroup" aria-label={`Keys of ${mine.name}`}>
-        {(['take', 'keep', 'other'] as const).map((kind) => (
-          <label key={kind}>
-            <input
-              type="radio"
-              name={name}
-              checked={line.choice === kind}
-              onChange={() => (kind === 'other' ? onOther(row) : onChoose(mine.id, kind))}
-              onClick={() => kind === 'other' && line.choice === 'other' && onOther(row)}
-            />
-            {WORDS[kind]}
-          </label>
-        ))}
-      </span>
+    <Row component="span" wraps>
+      <Segments
+        label={`Keys of ${mine.name}`}
+        hidden
+        value={line.choice}
+        options={CHOICES}
+        onChange={(kind) => (kind === 'other' ? onOther(row) : onChoose(mine.id, kind))}
+        onAgain={(kind) => kind === 'other' && onOther(row)}
+      />
       {line.byHand && (
-        <button
-          type="button"
-          className={styles.link}
+        <Button
+          variant="inline"
           aria-label={`Let the rules decide on ${mine.name}`}
           onClick={() => onChoose(mine.id, null)}
         >
           by the rules
-        </button>
+        </Button>
       )}
-    </span>
+    </Row>
   );
 }

@@ -4,7 +4,7 @@ import Link from 'next/link';
 export function NoOther({ program }: { program: string }) {
   return (
     <div className="screen">
-      <header className="bar" data-wraps>
+      <header className="bar">
         <h1>Match</h1>
       </header>
       <main>

@@ -1,3 +1,8 @@
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import { HARMS, type Harm } from '@/core/comparison/harmOf';
 import type { OtherAction } from '@/core/comparison/otherActions';
 import { KeyCaps } from '../parts/KeyCaps';
@@ -24,7 +29,7 @@ export function OtherActions({
   return (
     // A long list is scrolled by keyboard as well.
     <section className={`card ${styles.dangers}`} aria-label="Same keys, other action" tabIndex={0}>
-      <p className={styles.dangersHead}>
+      <p>
         {list.length === 0
           ? 'No keys do one thing there and another here.'
           : `These keys do one thing in ${names[0]} and another in ${names[1]}, the worst first.`}{' '}
@@ -34,34 +39,36 @@ export function OtherActions({
           </span>
         )}
       </p>
-      <table>
+      <Table>
         {list.length > 0 && (
-          <thead>
-            <tr>
-              <th scope="col">Keys</th>
-              <th scope="col">Your hand means</th>
-              <th scope="col">{names[1]} does</th>
-              <th scope="col">By mistake it</th>
-            </tr>
-          </thead>
+          <TableHead>
+            <TableRow>
+              <TableCell>Keys</TableCell>
+              <TableCell>Your hand means</TableCell>
+              <TableCell>{names[1]} does</TableCell>
+              <TableCell>By mistake it</TableCell>
+            </TableRow>
+          </TableHead>
         )}
-        <tbody>
+        <TableBody>
           {list.map((one) => (
-            <tr key={`${one.chord} ${one.theirs.id} ${one.mine.id}`} data-harm={one.harm}>
-              <td>
+            <TableRow key={`${one.chord} ${one.theirs.id} ${one.mine.id}`} data-harm={one.harm}>
+              <TableCell>
                 <KeyCaps chord={one.chord} />
-              </td>
-              <td>{one.theirs.name}</td>
-              <th scope="row">{one.mine.name}</th>
-              <td>
+              </TableCell>
+              <TableCell>{one.theirs.name}</TableCell>
+              <TableCell component="th" scope="row">
+                {one.mine.name}
+              </TableCell>
+              <TableCell>
                 <span className={styles.harm} data-level={HARMS.indexOf(one.harm)}>
                   {WORDS[one.harm]}
                 </span>
-              </td>
-            </tr>
+              </TableCell>
+            </TableRow>
           ))}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
     </section>
   );
 }

@@ -1,6 +1,9 @@
 'use client';
 
 import Button from '@mui/material/Button';
+import InputBase from '@mui/material/InputBase';
+import Stack from '@mui/material/Stack';
+import TextField from '@mui/material/TextField';
 import { type KeyboardEvent, useState } from 'react';
 import { type ChordText, canonicalText } from '@/core/chord/chord';
 import { parseChord } from '@/core/chord/parseChord';
@@ -58,13 +61,14 @@ export function PressKeys({ title, name, say, onKeys, onClose }: Props) {
         </Button>
       }
     >
-      <div className="fields">
+      <Stack spacing={3}>
         <div className={styles.press}>
-          <input
+          <InputBase
             autoFocus
             readOnly
+            fullWidth
             value={chord === null ? '' : spoken(chord)}
-            aria-label={`Press the keys you want for ${name}`}
+            inputProps={{ 'aria-label': `Press the keys you want for ${name}` }}
             onKeyDown={press}
           />
           <span aria-hidden="true">
@@ -72,14 +76,14 @@ export function PressKeys({ title, name, say, onKeys, onClose }: Props) {
           </span>
         </div>
         <p role="status">{chord !== null && say ? say(chord) : ''}</p>
-        <label className={styles.typed}>
-          <span className="soft">Or type them, for example Ctrl+W</span>
-          <input spellCheck={false} aria-invalid={problem !== ''} onChange={(event) => type(event.target.value)} />
-        </label>
-        <p role="alert" className={styles.problem}>
-          {problem}
-        </p>
-      </div>
+        <TextField
+          label="Or type them, for example Ctrl+W"
+          error={problem !== ''}
+          helperText={problem || ' '}
+          slotProps={{ htmlInput: { spellCheck: false, className: 'keys' }, formHelperText: { role: 'alert' } }}
+          onChange={(event) => type(event.target.value)}
+        />
+      </Stack>
     </ScreenDialog>
   );
 }

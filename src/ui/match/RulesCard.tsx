@@ -1,12 +1,14 @@
 'use client';
 
+import Stack from '@mui/material/Stack';
 import { DESKTOP_NAMES, DESKTOPS } from '@/core/desktop/desktopKeys';
 import { LAYOUTS } from '@/core/keyboard/layouts';
 import { KINDS } from '@/core/program/program';
 import type { MatchPlan } from '@/core/transfer/matchPlan';
 import type { TransferRules } from '@/core/transfer/transferTypes';
+import { Pick } from '../kit/Pick';
+import { Tick } from '../kit/Tick';
 import { useSettings } from '../shell/SettingsContext';
-import styles from './match.module.css';
 
 type Props = {
   readonly plan: MatchPlan;
@@ -22,56 +24,32 @@ export function RulesCard({ plan, there, onChange }: Props) {
   const onlyTools = rules.kinds.length === 1 && rules.kinds[0] === 'tool';
   const choice = madeOn ?? { ...where.keyboard.choice, desktop: where.desktop, move: 'letters' as const };
   return (
-    <fieldset className={styles.rules}>
+    <Stack component="fieldset" spacing={2}>
       <legend>For all lines</legend>
-      <Check
-        words="Only tools"
-        checked={onlyTools}
-        onChange={(on) => change({ kinds: on ? (['tool'] as const) : KINDS })}
+      <Tick checked={onlyTools} onChange={(on) => change({ kinds: on ? (['tool'] as const) : KINDS })}>
+        Only tools
+      </Tick>
+      <Tick checked={rules.onlyEmpty} onChange={(onlyEmpty) => change({ onlyEmpty })}>
+        Only where mine has no key
+      </Tick>
+      <Tick checked={rules.preferEasier} onChange={(preferEasier) => change({ preferEasier })}>
+        Keep mine where it is easier to reach
+      </Tick>
+      <Tick checked={rules.besides} onChange={(besides) => change({ besides })}>
+        Keep my keys besides theirs
+      </Tick>
+      <Pick
+        label={`What the keymap of ${there} was made on`}
+        full
+        value={madeOn?.desktop ?? ''}
+        options={[['', 'this desktop and keyboard'], ...DESKTOPS.map((one) => [one, DESKTOP_NAMES[one]] as const)]}
+        onChange={(desktop) => onChange({ madeOn: desktop === '' ? null : { ...choice, desktop } })}
       />
-      <Check
-        words="Only where mine has no key"
-        checked={rules.onlyEmpty}
-        onChange={(onlyEmpty) => change({ onlyEmpty })}
-      />
-      <Check
-        words="Keep mine where it is easier to reach"
-        checked={rules.preferEasier}
-        onChange={(preferEasier) => change({ preferEasier })}
-      />
-      <Check words="Keep my keys besides theirs" checked={rules.besides} onChange={(besides) => change({ besides })} />
-      <label className={styles.made}>
-        <span>Theirs was made on</span>
-        <select
-          aria-label={`What the keymap of ${there} was made on`}
-          value={madeOn ? madeOn.desktop : ''}
-          onChange={(event) => {
-            const desktop = DESKTOPS.find((one) => one === event.target.value);
-            onChange({ madeOn: desktop ? { ...choice, desktop } : null });
-          }}
-        >
-          <option value="">this desktop and keyboard</option>
-          {DESKTOPS.map((one) => (
-            <option key={one} value={one}>
-              {DESKTOP_NAMES[one]}
-            </option>
-          ))}
-        </select>
-      </label>
       {madeOn && <KeyboardMade madeOn={madeOn} onChange={(next) => onChange({ madeOn: next })} />}
-      <p className={styles.safe}>
+      <p>
         <strong>Keepers are safe.</strong> They stay where they are, even where {there} differs.
       </p>
-    </fieldset>
-  );
-}
-
-function Check({ words, checked, onChange }: { words: string; checked: boolean; onChange: (on: boolean) => void }) {
-  return (
-    <label className={styles.check}>
-      <input type="checkbox" checked={checked} onChange={(event) => onChange(event.target.checked)} />
-      {words}
-    </label>
+    </Stack>
   );
 }
 
@@ -80,33 +58,23 @@ type Made = NonNullable<MatchPlan['madeOn']>;
 function KeyboardMade({ madeOn, onChange }: { madeOn: Made; onChange: (made: Made) => void }) {
   return (
     <>
-      <label className={styles.made}>
-        <span>with the keyboard</span>
-        <select
-          aria-label="The language of that keyboard"
-          value={madeOn.layout}
-          onChange={(event) => onChange({ ...madeOn, layout: event.target.value })}
-        >
-          {LAYOUTS.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </select>
-      </label>
-      <label className={styles.made}>
-        <span>and comes over by</span>
-        <select
-          aria-label="What stays the same"
-          value={madeOn.move}
-          onChange={(event) =>
-            onChange({ ...madeOn, move: event.target.value === 'positions' ? 'positions' : 'letters' })
-          }
-        >
-          <option value="letters">letters</option>
-          <option value="positions">positions of the keys</option>
-        </select>
-      </label>
+      <Pick
+        label="The language of that keyboard"
+        full
+        value={madeOn.layout}
+        options={LAYOUTS.map(({ id, name }) => [id, name])}
+        onChange={(layout) => onChange({ ...madeOn, layout })}
+      />
+      <Pick
+        label="What stays the same"
+        full
+        value={madeOn.move}
+        options={[
+          ['letters', 'letters'],
+          ['positions', 'positions of the keys'],
+        ]}
+        onChange={(move) => onChange({ ...madeOn, move })}
+      />
     </>
   );
 }

@@ -1,62 +1,43 @@
 'use client';
 
-import Menu from '@mui/material/Menu';
-import MenuItem from '@mui/material/MenuItem';
-import Link from 'next/link';
-import { useState } from 'react';
+import Button from '@mui/material/Button';
+import { ChevronDown, Ellipsis } from 'lucide-react';
+import dynamic from 'next/dynamic';
+import { type MouseEvent, useState } from 'react';
+import { IconAction } from '../kit/IconAction';
+import type { Action } from './ActionsList';
 
-export type Action = readonly [words: string, what: string | (() => void)];
+export type { Action };
+
+const ActionsList = dynamic(() => import('./ActionsList').then((one) => one.ActionsList));
+
+type Props = {
+  readonly label: string;
+  /** What the button shows instead of three dots. */
+  readonly words?: string;
+  readonly actions: readonly Action[];
+};
 
 /** A button that opens a menu of less common actions; an action is an address or something to do. */
-export function ActionsMenu({
-  label,
-  words,
-  actions,
-}: {
-  label: string;
-  /** What the button shows instead of three dots. */
-  words?: string;
-  actions: readonly Action[];
-}) {
+export function ActionsMenu({ label, words, actions }: Props) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const open = (event: MouseEvent<HTMLElement>): void => setAnchor(event.currentTarget);
   return (
     <>
-      <button
-        type="button"
-        className={words === undefined ? 'more' : 'word'}
-        aria-label={label}
-        aria-haspopup="menu"
-        onClick={(event) => setAnchor(event.currentTarget)}
-      >
-        {words ?? (
-          <svg width="18" height="18" viewBox="0 0 18 18" fill="currentColor" aria-hidden="true">
-            <circle cx="3.5" cy="9" r="1.7" />
-            <circle cx="9" cy="9" r="1.7" />
-            <circle cx="14.5" cy="9" r="1.7" />
-          </svg>
-        )}
-      </button>
-      {anchor !== null && (
-        <Menu disablePortal open anchorEl={anchor} onClose={() => setAnchor(null)}>
-          {actions.map(([words, what]) =>
-            typeof what === 'string' ? (
-              <MenuItem key={words} component={Link} href={what} prefetch={false} onClick={() => setAnchor(null)}>
-                {words}
-              </MenuItem>
-            ) : (
-              <MenuItem
-                key={words}
-                onClick={() => {
-                  setAnchor(null);
-                  what();
-                }}
-              >
-                {words}
-              </MenuItem>
-            ),
-          )}
-        </Menu>
+      {words === undefined ? (
+        <IconAction icon={Ellipsis} label={label} aria-haspopup="menu" onClick={open} />
+      ) : (
+        <Button
+          variant="text"
+          aria-label={label}
+          aria-haspopup="menu"
+          endIcon={<ChevronDown size={14} aria-hidden />}
+          onClick={open}
+        >
+          {words}
+        </Button>
       )}
+      {anchor !== null && <ActionsList anchor={anchor} actions={actions} onClose={() => setAnchor(null)} />}
     </>
   );
 }

@@ -1,11 +1,9 @@
 'use client';
 
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
+import Stack from '@mui/material/Stack';
 import type { Sentence } from '@/core/text/sentence';
+import { DialogFrame } from '../kit/DialogFrame';
 import { SentenceView } from './SentenceView';
 
 export type Question = {
@@ -18,31 +16,33 @@ export type Question = {
 /** Asks before something dear is given up. The focus stands on leaving it. */
 export function ConfirmDialog({ question, onClose }: { question: Question; onClose: () => void }) {
   return (
-    <Dialog open onClose={onClose} aria-labelledby="confirm-title">
-      <DialogTitle id="confirm-title">{question.title}</DialogTitle>
-      <DialogContent>
-        <div className="fields">
-          {question.sentences.map((sentence, i) => (
-            <p key={`${i}`}>
-              <SentenceView sentence={sentence} />
-            </p>
-          ))}
-        </div>
-      </DialogContent>
-      <DialogActions>
-        <Button variant="outlined" autoFocus onClick={onClose}>
-          Leave it
-        </Button>
-        <Button
-          variant="contained"
-          onClick={() => {
-            onClose();
-            question.run();
-          }}
-        >
-          {question.action}
-        </Button>
-      </DialogActions>
-    </Dialog>
+    <DialogFrame
+      title={question.title}
+      onClose={onClose}
+      actions={
+        <>
+          <Button variant="outlined" autoFocus onClick={onClose}>
+            Leave it
+          </Button>
+          <Button
+            variant="contained"
+            onClick={() => {
+              onClose();
+              question.run();
+            }}
+          >
+            {question.action}
+          </Button>
+        </>
+      }
+    >
+      <Stack spacing={3}>
+        {question.sentences.map((sentence, i) => (
+          <p key={`${i}`}>
+            <SentenceView sentence={sentence} />
+          </p>
+        ))}
+      </Stack>
+    </DialogFrame>
   );
 }

@@ -1,11 +1,8 @@
 'use client';
 
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import type { ReactNode } from 'react';
+import { DialogFrame } from '../kit/DialogFrame';
 
 type Props = {
   readonly title: ReactNode;
@@ -15,19 +12,23 @@ type Props = {
   readonly children: ReactNode;
 };
 
-/** The frame of what is shown over the Board. */
+/** What is shown over a screen, until it is closed. */
 export function ScreenDialog({ title, wide = false, actions, onClose, children }: Props) {
   return (
-    <Dialog open onClose={onClose} aria-labelledby="screen-dialog" fullWidth maxWidth={wide ? 'md' : 'sm'}>
-      <DialogTitle id="screen-dialog">{title}</DialogTitle>
-      {/* What is longer than the window is scrolled by keyboard as well. */}
-      <DialogContent tabIndex={0}>{children}</DialogContent>
-      <DialogActions>
-        {actions}
-        <Button variant="text" onClick={onClose}>
-          Close
-        </Button>
-      </DialogActions>
-    </Dialog>
+    <DialogFrame
+      title={title}
+      width={wide ? 'md' : 'sm'}
+      onClose={onClose}
+      actions={
+        <>
+          {actions}
+          <Button variant="text" onClick={onClose}>
+            Close
+          </Button>
+        </>
+      }
+    >
+      {children}
+    </DialogFrame>
   );
 }

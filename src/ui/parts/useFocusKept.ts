@@ -10,7 +10,7 @@ export function useFocusKept(list: RefObject<HTMLElement | null>): void {
   const had = useRef<number | null>(null);
   useEffect(() => {
     const note = (): void => {
-      const line = document.activeElement?.closest('li');
+      const line = document.activeElement?.closest<HTMLElement>(LINE);
       had.current = line && list.current?.contains(line) ? linesOf(list.current).indexOf(line) : null;
     };
     // Where it has gone elsewhere on purpose, it stays there.
@@ -25,10 +25,13 @@ export function useFocusKept(list: RefObject<HTMLElement | null>): void {
       if (!current || had.current === null || document.activeElement !== document.body) return;
       const lines = linesOf(current);
       const line = lines[Math.min(had.current, lines.length - 1)];
-      (line?.querySelector<HTMLElement>('input:checked, button') ?? current).focus({ preventScroll: true });
+      (line?.querySelector<HTMLElement>('input:checked, [aria-pressed="true"], button') ?? current).focus({
+        preventScroll: true,
+      });
     }, 30);
     return () => window.clearTimeout(soon);
   });
 }
 
-const linesOf = (list: HTMLElement): HTMLLIElement[] => [...list.querySelectorAll('li')];
+const LINE = 'li, [role="listitem"]';
+const linesOf = (list: HTMLElement): HTMLElement[] => [...list.querySelectorAll<HTMLElement>(LINE)];

@@ -58,14 +58,14 @@ export function ButtonStrip({ strip, columns, label, pressed = null, keysOf, onC
         className={styles.button}
         aria-pressed={command.kind === 'tool' ? id === pressed : undefined}
         aria-label={keys ? `${command.name}, ${keys}` : command.name}
-        title={keys ? `${command.name} (${keys})` : `${command.name} (no key)`}
+        data-tip={keys ? `${command.name} (${keys})` : `${command.name} (no key)`}
         data-tool={id}
         onClick={() => onCall(command)}
       >
         {face}
       </button>
     ) : (
-      <span key={id} className={styles.button} title={command.name} aria-hidden="true">
+      <span key={id} className={styles.button} data-tip={command.name} aria-hidden="true">
         {face}
       </span>
     );

@@ -167,7 +167,7 @@ function FoldedDock({
                 type="button"
                 aria-expanded={open === id}
                 aria-label={name}
-                title={name}
+                data-tip={name}
                 className={styles.foldedButton}
                 onClick={() => onTop(id)}
               >

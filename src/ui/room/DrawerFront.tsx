@@ -29,7 +29,7 @@ export function DrawerFront({
       className={styles.front}
       aria-expanded={open}
       aria-label={purpose ? `${purpose} tools` : names}
-      title={names}
+      data-tip={names}
       onClick={onOpen}
     >
       {face}

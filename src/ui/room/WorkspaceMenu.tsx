@@ -21,7 +21,7 @@ export function WorkspaceMenu({ hook, program, onSwitched }: Props) {
   return (
     <ActionsMenu
       label={`Workspace: ${now?.name ?? 'none kept'}`}
-      words={`${now ? `${now.name}${changed ? ', changed' : ''}` : 'Workspace'} ▾`}
+      words={now ? `${now.name}${changed ? ', changed' : ''}` : 'Workspace'}
       actions={[
         ...kept.map(
           (one) =>

@@ -1,5 +1,6 @@
 'use client';
 
+import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import { cutText } from '@/core/text/cutText';
 import { ScreenDialog } from '../parts/ScreenDialog';
@@ -21,12 +22,12 @@ export function GroupNames({ titles, names, onName, onClose }: Props) {
   };
   return (
     <ScreenDialog title="Name the groups" onClose={onClose}>
-      <div className="fields">
+      <Stack spacing={3}>
         {titles.map((title) => (
           <TextField
             key={title}
             label={title}
-            size="small"
+            fullWidth
             defaultValue={own.get(title) ?? ''}
             placeholder={title}
             onChange={(event) => name(title, event.target.value)}
@@ -34,7 +35,7 @@ export function GroupNames({ titles, names, onName, onClose }: Props) {
           />
         ))}
         {titles.length === 0 && <p className="soft">Nothing is on the sheet yet, so there are no groups.</p>}
-      </div>
+      </Stack>
     </ScreenDialog>
   );
 }

@@ -1,15 +1,16 @@
 'use client';
 
+import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { sheetQuery } from '@/core/sheet/sheetQuery';
 import type { SheetSpec } from '@/core/sheet/sheetSpec';
 import type { KeptSheet, SheetsView } from '@/core/view/views';
+import { Row } from '../kit/Row';
 import { ActionsMenu } from '../parts/ActionsMenu';
 import { NameDialog } from '../parts/NameDialog';
 import { PutAway } from '../parts/PutAway';
 import { ask, messageOf } from '../shell/api';
 import { useNotice } from '../shell/Notices';
-import styles from './sheets.module.css';
 
 type Props = {
   readonly given: SheetsView;
@@ -36,21 +37,16 @@ export function KeptSheets({ given, spec, onShow }: Props) {
     }
   };
   return (
-    <section className={styles.keptSheets} aria-label="Kept sheets">
+    <section aria-label="Kept sheets">
       {kept.length > 0 && (
         <>
-          <h2 className={styles.fit}>Kept sheets</h2>
+          <h2>Kept sheets</h2>
           <ul>
             {kept.map((one) => (
-              <li key={one.id}>
-                <button
-                  type="button"
-                  className={styles.keptSheet}
-                  aria-pressed={one === stands}
-                  onClick={() => onShow(one.spec)}
-                >
+              <Row key={one.id} component="li" gap={1}>
+                <Button variant="line" aria-pressed={one === stands} onClick={() => onShow(one.spec)}>
                   {one.name}
-                </button>
+                </Button>
                 <ActionsMenu
                   label={`More for ${one.name}`}
                   actions={[
@@ -69,15 +65,15 @@ export function KeptSheets({ given, spec, onShow }: Props) {
                     ],
                   ]}
                 />
-              </li>
+              </Row>
             ))}
           </ul>
         </>
       )}
       {!stands && (
-        <button type="button" className="word" onClick={() => setNaming('new')}>
+        <Button variant="text" onClick={() => setNaming('new')}>
           Keep this sheet…
-        </button>
+        </Button>
       )}
       <PutAway away={away} onBack={(one) => void change(one, { putAway: false }, `${one.name} is back.`)} />
       {naming !== null && (

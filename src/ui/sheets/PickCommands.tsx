@@ -5,9 +5,11 @@ import { bindingsOf, type Keymap } from '@/core/keymap/keymap';
 import { type CommandId, pathText } from '@/core/program/program';
 import { fold } from '@/core/text/fold';
 import type { KeymapView } from '@/core/view/views';
+import { Find } from '../kit/Find';
+import { Row } from '../kit/Row';
+import { Tick } from '../kit/Tick';
 import { KeyCaps } from '../parts/KeyCaps';
 import { ScreenDialog } from '../parts/ScreenDialog';
-import styles from './sheets.module.css';
 
 type Props = {
   readonly view: KeymapView;
@@ -34,30 +36,19 @@ export function PickCommands({ view, keymap, picked, onPick, onClose }: Props) {
     onPick(picked.includes(id) ? picked.filter((one) => one !== id) : [...picked, id]);
   return (
     <ScreenDialog title={`Pick commands: ${picked.length} picked`} onClose={onClose}>
-      <input
-        type="search"
-        className="find"
-        aria-label="Find a command"
-        placeholder="Find a command with keys"
-        autoFocus
-        value={words}
-        onChange={(event) => setWords(event.target.value)}
-      />
-      <ul className={styles.pickList}>
+      <Find label="Find a command" placeholder="Find a command with keys" autoFocus value={words} onChange={setWords} />
+      <ul>
         {found.slice(0, MOST_LISTED).map((one) => (
-          <li key={one.id}>
-            <label>
-              <input type="checkbox" checked={picked.includes(one.id)} onChange={() => toggle(one.id)} />
-              <span>
-                {one.name} <small className="soft">{pathText(one.path)}</small>
-              </span>
-            </label>
-            <span className={styles.pickKeys}>
+          <Row key={one.id} component="li" apart sx={{ borderBottom: '1px solid var(--line-soft)', py: 1 }}>
+            <Tick checked={picked.includes(one.id)} onChange={() => toggle(one.id)}>
+              {one.name} <small className="soft">{pathText(one.path)}</small>
+            </Tick>
+            <span className="chords">
               {bindingsOf(keymap, one.id).map(({ chord }) => (
                 <KeyCaps key={chord} chord={chord} />
               ))}
             </span>
-          </li>
+          </Row>
         ))}
         {found.length === 0 && <li className="soft">No command with keys is called so.</li>}
         {found.length > MOST_LISTED && <li className="soft">and {found.length - MOST_LISTED} more; find by name</li>}

@@ -1,5 +1,7 @@
 'use client';
 
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
 import { useMemo, useState } from 'react';
 import { KIND_PLURALS, KINDS } from '@/core/program/program';
 import { groupTitles } from '@/core/sheet/makeSheet';
@@ -29,10 +31,13 @@ import {
   type Way,
 } from '@/core/sheet/sheetSpec';
 import type { KeymapLink, SheetsView } from '@/core/view/views';
-import { Segments } from '../parts/Segments';
+import { Choice } from '../kit/Choice';
+import { Pick } from '../kit/Pick';
+import { Segments } from '../kit/Segments';
+import { Tick } from '../kit/Tick';
+import { Ticks } from '../kit/Ticks';
 import { GroupNames } from './GroupNames';
 import { PickCommands } from './PickCommands';
-import styles from './sheets.module.css';
 
 type Props = {
   readonly given: SheetsView;
@@ -110,7 +115,7 @@ export function SheetOptions({ given, links, request, spec, painted, onChoose }:
     list.includes(one) ? list.filter((other) => other !== one) : [...list, one];
   return (
     <>
-      <Choices
+      <Choice
         label="Form"
         value={spec.form}
         options={FORMS.map((one) => [one, FORM_WORDS[one]] as const)}
@@ -132,24 +137,22 @@ export function SheetOptions({ given, links, request, spec, painted, onChoose }:
         />
       )}
       {spec.form === 'programs' ? (
-        <label className={styles.tick}>
-          <input type="checkbox" checked={spec.differ} onChange={() => onChoose({ differ: !spec.differ })} />
+        <Tick checked={spec.differ} onChange={(differ) => onChoose({ differ })}>
           Only where keys differ
-        </label>
+        </Tick>
       ) : spec.form === 'difference' ? (
-        <label className={styles.select}>
-          <strong>Against</strong>
-          <select className="find" value={spec.base} onChange={(event) => onChoose({ base: event.target.value })}>
-            {given.view.draft.factory && <option value="">Choose a keymap</option>}
-            {given.bases.map((one, i) => (
-              <option key={one.slug} value={i === 0 && !given.view.draft.factory ? '' : one.slug}>
-                {one.name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Pick
+          label="Against"
+          full
+          value={spec.base}
+          onChange={(base) => onChoose({ base })}
+          options={[
+            ...(given.view.draft.factory ? [['', 'Choose a keymap'] as const] : []),
+            ...given.bases.map((one, i) => [i === 0 && !given.view.draft.factory ? '' : one.slug, one.name] as const),
+          ]}
+        />
       ) : (
-        <Choices
+        <Choice
           label="Put on it"
           value={spec.contents}
           options={CONTENTS.map((one) => [one, `${CONTENT_WORDS[one]} ${counts.get(one) ?? 0}`] as const)}
@@ -157,25 +160,21 @@ export function SheetOptions({ given, links, request, spec, painted, onChoose }:
         />
       )}
       {fromKeymap && spec.contents === 'picked' && (
-        <button type="button" className="word" onClick={() => setDialog('pick')}>
+        <Button variant="text" onClick={() => setDialog('pick')}>
           Pick commands…
-        </button>
+        </Button>
       )}
       {fromKeymap && spec.contents === 'used' && (
-        <label className={styles.select}>
-          <strong>How many</strong>
-          <input
-            className="find"
-            type="number"
-            min={1}
-            max={200}
-            value={spec.most}
-            onChange={(event) => {
-              const most = Math.round(Number(event.target.value));
-              if (most >= 1 && most <= 1000) onChoose({ most });
-            }}
-          />
-        </label>
+        <TextField
+          label="How many"
+          type="number"
+          value={spec.most}
+          slotProps={{ htmlInput: { min: 1, max: 200 } }}
+          onChange={(event) => {
+            const most = Math.round(Number(event.target.value));
+            if (most >= 1 && most <= 1000) onChoose({ most });
+          }}
+        />
       )}
       {fromKeymap && spec.contents === 'places' && (
         <>
@@ -215,9 +214,9 @@ export function SheetOptions({ given, links, request, spec, painted, onChoose }:
           (one) => [one, GROUP_WORDS[one]] as const,
         )}
       />
-      <button type="button" className="word" onClick={() => setDialog('names')}>
+      <Button variant="text" onClick={() => setDialog('names')}>
         Name the groups…
-      </button>
+      </Button>
       <Segments
         label="Ordered by"
         value={spec.order}
@@ -243,10 +242,9 @@ export function SheetOptions({ given, links, request, spec, painted, onChoose }:
         />
       )}
       {spec.form === 'card' && (
-        <label className={styles.tick}>
-          <input type="checkbox" checked={spec.fold} onChange={() => onChoose({ fold: !spec.fold })} />
+        <Tick checked={spec.fold} onChange={(fold) => onChoose({ fold })}>
           Folded in the middle
-        </label>
+        </Tick>
       )}
       {spec.form === 'note' && (
         <Segments
@@ -292,55 +290,5 @@ export function SheetOptions({ given, links, request, spec, painted, onChoose }:
         />
       )}
     </>
-  );
-}
-
-/** One of several, below each other. */
-function Choices<T extends string>({
-  label,
-  value,
-  options,
-  onChange,
-}: {
-  label: string;
-  value: T;
-  options: readonly (readonly [T, string])[];
-  onChange: (value: T) => void;
-}) {
-  return (
-    <fieldset className={styles.choices}>
-      <legend>{label}</legend>
-      {options.map(([one, words]) => (
-        <label key={one}>
-          <input type="radio" name={label} checked={one === value} onChange={() => onChange(one)} />
-          {words}
-        </label>
-      ))}
-    </fieldset>
-  );
-}
-
-/** Any of several. */
-function Ticks<T extends string>({
-  label,
-  all,
-  chosen,
-  onToggle,
-}: {
-  label: string;
-  all: readonly (readonly [T, string])[];
-  chosen: readonly T[];
-  onToggle: (one: T) => void;
-}) {
-  return (
-    <fieldset className={styles.choices}>
-      <legend>{label}</legend>
-      {all.map(([one, words]) => (
-        <label key={one}>
-          <input type="checkbox" checked={chosen.includes(one)} onChange={() => onToggle(one)} />
-          {words}
-        </label>
-      ))}
-    </fieldset>
   );
 }

@@ -1,7 +1,9 @@
 'use client';
 
+import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import GlobalStyles from '@mui/material/GlobalStyles';
+import Paper from '@mui/material/Paper';
 import Link from 'next/link';
 import { useEffect, useMemo, useState } from 'react';
 import { makeSheet } from '@/core/sheet/makeSheet';
@@ -10,6 +12,7 @@ import { sheetQuery } from '@/core/sheet/sheetQuery';
 import type { SheetSpec } from '@/core/sheet/sheetSpec';
 import { counted } from '@/core/text/sentence';
 import type { KeymapLink, SheetsView } from '@/core/view/views';
+import { replaceAddress } from '../kit/useBackCloses';
 import { ActionsMenu } from '../parts/ActionsMenu';
 import { KeymapPicker } from '../parts/KeymapPicker';
 import { usePainted } from '../parts/usePainted';
@@ -54,7 +57,7 @@ export function Sheets({ given, links, initial, today }: Props) {
   const address = `/sheets/${programSlug}/${draft.slug}`;
   const painted = usePainted(spec);
   useEffect(() => {
-    window.history.replaceState(null, '', `${address}?${new URLSearchParams(sheetQuery(painted))}`);
+    replaceAddress(`${address}?${new URLSearchParams(sheetQuery(painted))}`);
   }, [painted, address]);
   const file = (as: string): string =>
     `/api/sheets?${new URLSearchParams({ ...sheetQuery(spec), program: programSlug, keymap: draft.slug, date: today, as })}`;
@@ -86,12 +89,12 @@ export function Sheets({ given, links, initial, today }: Props) {
           {counted(layout.pages.length, 'page')}
         </span>
         <span className="push" />
-        <Link className="word" href={`${address}/changes`} prefetch={false}>
+        <Button variant="text" component={Link} href={`${address}/changes`} prefetch={false}>
           Change list
-        </Link>
+        </Button>
         <ActionsMenu
           label="Save as another file"
-          words="Other files ▾"
+          words="Other files"
           actions={[
             ...FILES.map(([words, as]) => [words, () => window.location.assign(file(as))] as const),
             ['Copy for a post or a mail', () => void copy()],
@@ -108,12 +111,12 @@ export function Sheets({ given, links, initial, today }: Props) {
           Print
         </Button>
       </header>
-      <main className={styles.sheets}>
-        <section className={`${styles.options} no-print`} aria-label="What the sheet shows">
+      <main className={`panes ${styles.sheets}`}>
+        <Paper component="section" variant="side" className="no-print" aria-label="What the sheet shows">
           <KeptSheets given={given} spec={spec} onShow={setSpec} />
           <SheetOptions given={given} links={links} request={request} spec={spec} painted={painted} onChoose={choose} />
           <div>
-            <h2 className={styles.fit}>Fit</h2>
+            <h2>Fit</h2>
             <p>
               {counted(layout.pages.length, 'page')}, {counted(layout.columns, 'column')}, {layout.size.toFixed(1)} pt
             </p>
@@ -124,11 +127,11 @@ export function Sheets({ given, links, initial, today }: Props) {
             )}
           </div>
           {layout.warnings.map((warning) => (
-            <p key={warning} className={styles.warning}>
+            <Alert key={warning} severity="warning" role="note">
               {warning}
-            </p>
+            </Alert>
           ))}
-        </section>
+        </Paper>
         <section className={styles.desk} tabIndex={0} aria-label="The page as it will print">
           {spec.form === 'programs' && table === null ? (
             <p className="empty" role="status">

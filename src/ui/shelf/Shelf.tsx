@@ -1,11 +1,14 @@
 'use client';
 
 import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { counted } from '@/core/text/sentence';
 import type { KeymapSummary, ProgramSummary } from '@/core/view/views';
+import { Row } from '../kit/Row';
+import { Standing } from '../kit/Standing';
 import { ActionsMenu } from '../parts/ActionsMenu';
 import { NameDialog } from '../parts/NameDialog';
 import { ask, messageOf } from '../shell/api';
@@ -101,7 +104,7 @@ export function Shelf({ programs, at }: { programs: readonly ProgramSummary[]; a
               className={styles.program}
               aria-labelledby={`${program.slug}-name`}
             >
-              <div className={styles.programHead}>
+              <Row className={styles.programHead} wraps gap={3} align="baseline">
                 <h2 id={`${program.slug}-name`}>{program.name}</h2>
                 <span className="soft">
                   version {program.version} · {counted(program.commands, 'command')}
@@ -126,7 +129,7 @@ export function Shelf({ programs, at }: { programs: readonly ProgramSummary[]; a
                     ],
                   ]}
                 />
-              </div>
+              </Row>
               <ul className={styles.keymaps}>
                 {program.keymaps
                   .filter((one) => !one.putAway)
@@ -148,7 +151,7 @@ export function Shelf({ programs, at }: { programs: readonly ProgramSummary[]; a
             </section>
           ))}
         {away.length > 0 && (
-          <section className={styles.away} aria-labelledby="put-away">
+          <section className={styles.program} aria-labelledby="put-away">
             <h2 id="put-away">Put away</h2>
             <ul>
               {away.map(({ program, keymap }) => (
@@ -158,9 +161,8 @@ export function Shelf({ programs, at }: { programs: readonly ProgramSummary[]; a
                       ? `${keymap.name} · ${program.name}`
                       : `${program.name} with ${counted(program.keymaps.length, 'keymap')}`}
                   </span>
-                  <button
-                    type="button"
-                    className="word"
+                  <Button
+                    variant="text"
                     onClick={() =>
                       void change(
                         keymap ? `/api/keymaps/${keymap.id}` : `/api/programs/${program.slug}`,
@@ -170,7 +172,7 @@ export function Shelf({ programs, at }: { programs: readonly ProgramSummary[]; a
                     }
                   >
                     Bring back<span className="hidden"> {keymap?.name ?? program.name}</span>
-                  </button>
+                  </Button>
                 </li>
               ))}
             </ul>
@@ -211,18 +213,16 @@ function KeymapCard({ program, keymap, onDuplicate, onRename, onPutAway }: CardP
               <strong>{keymap.yours}</strong> yours of {counted(keymap.bindings, 'key')}
             </>
           )}
-          {keymap.locked && <span className={styles.draft}>locked</span>}
+          {keymap.locked && <Standing>locked</Standing>}
           {keymap.unnamed ? (
-            <span className={styles.draft}>not kept yet</span>
+            <Standing>not kept yet</Standing>
           ) : (
-            keymap.draftChanges > 0 && (
-              <span className={styles.draft}>draft · {counted(keymap.draftChanges, 'change')}</span>
-            )
+            keymap.draftChanges > 0 && <Standing>draft · {counted(keymap.draftChanges, 'change')}</Standing>
           )}
         </p>
         <p className="soft">{usedWords(keymap.lastUsed)}</p>
       </div>
-      <div className={styles.actions}>
+      <Stack spacing={1} sx={{ alignItems: 'flex-end' }}>
         <Button variant="outlined" component={Link} href={`/board/${address}`}>
           Open
         </Button>
@@ -240,7 +240,7 @@ function KeymapCard({ program, keymap, onDuplicate, onRename, onPutAway }: CardP
                 ] as const)),
           ]}
         />
-      </div>
+      </Stack>
     </li>
   );
 }

@@ -1,50 +1,38 @@
 'use client';
 
-import Snackbar from '@mui/material/Snackbar';
-import { createContext, type ReactNode, useCallback, useContext, useState } from 'react';
+import { createContext, lazy, type ReactNode, Suspense, useCallback, useContext, useState } from 'react';
 
-type Notice = {
+/** Something said in passing, with a way to take it back where there is one. */
+export type Notice = {
+  readonly number: number;
   readonly words: string;
-  readonly action: { readonly words: string; readonly run: () => void } | null;
-  readonly count: number;
+  readonly action?: { readonly words: string; readonly run: () => void };
 };
-type Tell = (words: string, action?: { words: string; run: () => void }) => void;
+type Tell = (words: string, action?: Notice['action']) => void;
 const Context = createContext<Tell>(() => undefined);
 
-/** Says in passing what was done, with a way to take it back where there is one. */
-export function NoticeProvider({ children }: { children: ReactNode }) {
-  const [notice, setNotice] = useState<Notice | null>(null);
-  const [open, setOpen] = useState(false);
+/** Loaded when the first thing is said; its own styles are let in by the page's nonce, which it looks for at once. */
+const stackWith = (nonce: string) =>
+  lazy(() => {
+    Object.assign(window, { __nonce__: nonce });
+    return import('./NoticeStack').then((one) => ({ default: one.NoticeStack }));
+  });
+
+/** Says in passing what was done; what comes next swallows none of it. */
+export function NoticeProvider({ nonce, children }: { nonce: string; children: ReactNode }) {
+  const [NoticeStack] = useState(() => stackWith(nonce));
+  const [notices, setNotices] = useState<readonly Notice[]>([]);
   const tell = useCallback<Tell>((words, action) => {
-    setNotice((last) => ({ words, action: action ?? null, count: (last?.count ?? 0) + 1 }));
-    setOpen(true);
+    setNotices((before) => [...before, { number: before.length, words, ...(action ? { action } : {}) }]);
   }, []);
-  const action = notice?.action;
   return (
     <Context.Provider value={tell}>
       {children}
-      <Snackbar
-        key={notice?.count}
-        open={open}
-        autoHideDuration={7000}
-        onClose={(_, reason) => reason !== 'clickaway' && setOpen(false)}
-        anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
-        message={notice?.words}
-        action={
-          action && (
-            <button
-              type="button"
-              className="word"
-              onClick={() => {
-                setOpen(false);
-                action.run();
-              }}
-            >
-              {action.words}
-            </button>
-          )
-        }
-      />
+      {notices.length > 0 && (
+        <Suspense>
+          <NoticeStack notices={notices} />
+        </Suspense>
+      )}
     </Context.Provider>
   );
 }

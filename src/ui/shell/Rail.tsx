@@ -42,7 +42,7 @@ export function Rail() {
           {name}
         </Link>
       ))}
-      <span className="gap" />
+      <span className="push" />
       <LampMenu />
     </nav>
   );

@@ -4,9 +4,9 @@ import { blend, parse, type Rgb, wcagContrast } from 'culori';
 import postcss from 'postcss';
 import { describe, expect, it } from 'vitest';
 import { FACTORY_APPEARANCE } from '@/core/workspace/appearance';
+import { theme } from '../kit/theme';
 import { shadeStyle } from '../room/shadeStyle';
 import { lampVariables } from './testing/lamps';
-import { theme } from './theme';
 
 type Variables = ReadonlyMap<string, string>;
 type Pair = { readonly scope: string; readonly large: boolean; readonly text: string; readonly ground: string };

@@ -229,10 +229,10 @@ function MenuLineView({ command, marked, ink, away = false, keysOf, bench, onCal
         prefetch={false}
         className={styles.lineKeys}
         aria-label={`Change the keys of ${command.name}`}
-        title="Change its keys (Shift+Enter)"
+        data-tip="Change its keys (Shift+Enter)"
       >
         {keysOf(command.id).length === 0 ? (
-          <span className={styles.none}>no key</span>
+          <span className="soft">no key</span>
         ) : (
           keysOf(command.id).map((one) => <KeyCaps key={one} chord={one} silent />)
         )}

@@ -28,7 +28,7 @@ export const Ticker = memo(function Ticker({
   bench: (command: Command) => string;
 }) {
   return (
-    <section className={styles.ticker} aria-label="What fired">
+    <section className={`card scrolls ${styles.ticker}`} aria-label="What fired">
       <h2>What fired</h2>
       {ticked.length === 0 ? (
         <p className="soft">Press keys. It says here what they do, from where, or why they do nothing.</p>

@@ -1,5 +1,7 @@
 'use client';
 
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
@@ -31,6 +33,9 @@ import type { KeymapLink, KeymapView, RoomState, RoomView } from '@/core/view/vi
 import { sideOf } from '@/core/workspace/arrangement';
 import { bringOnTop } from '@/core/workspace/changePanels';
 import { TroubleDialog } from '../draft/TroubleDialog';
+import { Choice } from '../kit/Choice';
+import { Row } from '../kit/Row';
+import { Segments } from '../kit/Segments';
 import { KeymapPicker } from '../parts/KeymapPicker';
 import { ScreenDialog } from '../parts/ScreenDialog';
 import { useKeysOf } from '../parts/useKeysOf';
@@ -226,7 +231,7 @@ function TryoutScreen({ view, links, hook }: Props & { hook: RoomHook }) {
   const onLeave = useStable(() => stage.current?.focus());
   return (
     <div className="screen">
-      <header className="bar" data-wraps>
+      <header className="bar">
         <h1>Tryout</h1>
         <KeymapPicker
           label={`${program.name} · ${view.draft.name}`}
@@ -235,32 +240,33 @@ function TryoutScreen({ view, links, hook }: Props & { hook: RoomHook }) {
           keymap={view.draft.slug}
           to={(one, keymapSlug) => `/tryout/${one}/${keymapSlug}`}
         />
-        <div className={`segments ${styles.which}`} role="group" aria-label="Which keys">
-          {(['draft', 'kept'] as const).map((one) => (
-            <label key={one}>
-              <input type="radio" name="which" checked={which === one} onChange={() => setWhich(one)} />
-              {one === 'draft' ? 'As drafted' : 'As kept'}
-            </label>
-          ))}
-        </div>
+        <Segments
+          label="Which keys"
+          hidden
+          value={which}
+          options={[
+            ['draft', 'As drafted'],
+            ['kept', 'As kept'],
+          ]}
+          onChange={setWhich}
+        />
         <WorkspaceMenu hook={hook} program={programSlug} onSwitched={switched} />
         <span className="push" />
         <FullScreen />
-        <button
-          type="button"
-          className="word"
+        <Button
+          variant="text"
           onClick={() => {
             show(freshDesk(program, room.panels));
             stage.current?.focus();
           }}
         >
           Start afresh
-        </button>
-        <Link className="word" href={`/board/${programSlug}/${view.draft.slug}`} prefetch={false}>
+        </Button>
+        <Button variant="text" component={Link} href={`/board/${programSlug}/${view.draft.slug}`} prefetch={false}>
           Back to the Board
-        </Link>
+        </Button>
       </header>
-      <main className={styles.screen}>
+      <main className={`panes ${styles.screen}`}>
         {/* Keys pressed anywhere in the stand-in are the stand-in's. */}
         <div
           ref={stage}
@@ -268,6 +274,7 @@ function TryoutScreen({ view, links, hook }: Props & { hook: RoomHook }) {
           aria-label={`${program.name}: press keys here`}
           tabIndex={0}
           className={styles.program}
+          data-drawn
           style={shadeStyle(room.appearance, settings.lamp === 'contrast')}
           {...presses}
         >
@@ -323,29 +330,24 @@ function TryoutScreen({ view, links, hook }: Props & { hook: RoomHook }) {
               <Stage program={program} desk={desk} onPoint={onPoint} />
             </div>
           </RoomFrame>
-          <div className={styles.foot}>
-            <fieldset className={styles.places}>
-              <legend className="hidden">Where keys are pressed</legend>
-              {program.contexts.map((one) => (
-                <label key={one.id}>
-                  <input
-                    type="radio"
-                    name="place"
-                    checked={focus === one.id}
-                    onChange={() => setFocus(one.id)}
-                    onKeyDown={(event) => event.stopPropagation()}
-                  />
-                  {one.name}
-                </label>
-              ))}
-            </fieldset>
+          <Row wraps sx={{ px: 3, py: 2, borderTop: '1px solid var(--line-soft)' }}>
+            <Choice
+              label="Where keys are pressed"
+              hidden
+              row
+              value={focus}
+              options={program.contexts.map((one) => [one.id, one.name])}
+              onChange={setFocus}
+              // Arrow keys choose a place here; they are no press.
+              onKeyDown={(event) => event.stopPropagation()}
+            />
             {places.typing !== null && (
-              <input
-                ref={text}
+              <TextField
+                inputRef={text}
                 className={styles.text}
-                aria-label="A label to type into"
                 placeholder="Type into a label"
                 value={typed}
+                slotProps={{ htmlInput: { 'aria-label': 'A label to type into' } }}
                 onChange={(event) => setTyped(event.target.value)}
                 onFocus={() => setFocus(places.typing as ContextId)}
                 onKeyDown={(event) => {
@@ -359,14 +361,14 @@ function TryoutScreen({ view, links, hook }: Props & { hook: RoomHook }) {
                 }}
               />
             )}
-            <span className={styles.state} role="status">
+            <span className={`push soft small ${styles.state}`} role="status">
               {program.commands.find((one) => one.id === desk.tool)?.name}
               {[...desk.values].slice(-2).map(([what, value]) => ` · ${what} ${value}`)}
               {` · ${Math.round(100 * desk.view.zoom)}\u00a0%`}
               {begun !== null && ' · waits for the second keys'}
             </span>
             <JarShelf jars={desk.jars} />
-          </div>
+          </Row>
         </div>
         <Ticker ticked={ticked} bench={bench} />
       </main>

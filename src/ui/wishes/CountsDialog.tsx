@@ -1,13 +1,15 @@
 'use client';
 
 import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
+import TextField from '@mui/material/TextField';
 import { useMemo, useState } from 'react';
 import { readCounts } from '@/core/effort/readCounts';
 import { GUESSED_USES } from '@/core/effort/uses';
 import { KIND_PLURALS, KINDS, type Program } from '@/core/program/program';
 import { counted } from '@/core/text/sentence';
+import { FileButton } from '../kit/FileButton';
 import { ScreenDialog } from '../parts/ScreenDialog';
-import styles from './wishes.module.css';
 
 type Props = {
   readonly program: Program;
@@ -24,8 +26,7 @@ export function CountsDialog({ program, told, onClose, onDone }: Props) {
   const [refused, setRefused] = useState('');
   const read = useMemo(() => readCounts(text, program.commands), [text, program]);
   const had = Object.keys(told).length;
-  const take = async (file: File | undefined): Promise<void> => {
-    if (!file) return;
+  const take = async (file: File): Promise<void> => {
     if (file.size > LARGEST) {
       setRefused(`${file.name} is larger than 2 MB, so it was not read.`);
       return;
@@ -59,28 +60,29 @@ export function CountsDialog({ program, told, onClose, onDone }: Props) {
         {KINDS.map((kind) => `${KIND_PLURALS[kind].toLowerCase()} ${GUESSED_USES[kind]}`).join(', ')}. Type your own
         beside a command, or read them from two columns: a command and a count.
       </p>
-      <div className={styles.counts}>
-        <label className={styles.file}>
-          <strong>A file</strong>
-          <input
-            type="file"
-            accept=".csv,.tsv,.txt,text/csv,text/plain"
-            onChange={(event) => void take(event.target.files?.[0])}
-          />
-        </label>
-        <label className={styles.paste}>
-          <strong>or paste it here</strong>
-          <textarea
-            rows={7}
-            spellCheck={false}
-            placeholder={`${program.commands[0]?.name ?? 'Command'}; 40\n${program.commands[1]?.name ?? 'Command'}; 12`}
-            value={text}
-            onChange={(event) => setText(event.target.value)}
-          />
-        </label>
-      </div>
+      <Stack spacing={3} sx={{ my: 3, alignItems: 'flex-start' }}>
+        <FileButton
+          label="A file"
+          variant="outlined"
+          accept=".csv,.tsv,.txt,text/csv,text/plain"
+          onFile={(file) => void take(file)}
+        >
+          Choose a file…
+        </FileButton>
+        <TextField
+          label="or paste it here"
+          fullWidth
+          multiline
+          minRows={7}
+          maxRows={12}
+          value={text}
+          slotProps={{ htmlInput: { spellCheck: false, className: 'keys' } }}
+          placeholder={`${program.commands[0]?.name ?? 'Command'}; 40\n${program.commands[1]?.name ?? 'Command'}; 12`}
+          onChange={(event) => setText(event.target.value)}
+        />
+      </Stack>
       <div role="status">
-        {refused !== '' && <p className={styles.problem}>{refused}</p>}
+        {refused !== '' && <p className="problem">{refused}</p>}
         {text.trim() !== '' && (
           <p>
             {counted(read.uses.size, 'command')} found

@@ -1,5 +1,12 @@
 'use client';
 
+import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import { type ReactNode, useMemo, useState } from 'react';
 import { Bar, BarChart, CartesianGrid, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import { type FingerLoad, gainsOf } from '@/core/effort/gains';
@@ -8,6 +15,8 @@ import type { Draft } from '@/core/keymap/draft';
 import { applyTicket, type Ticket } from '@/core/keymap/ticket';
 import type { Program } from '@/core/program/program';
 import type { ReachOf } from '@/core/reach/reachOf';
+import { Pick } from '../kit/Pick';
+import { Row } from '../kit/Row';
 import styles from './wishes.module.css';
 
 type Props = {
@@ -68,9 +77,9 @@ export function Gains({ program, draft, ticket, told, reach }: Props) {
   }));
   const bestRows = best.map((one) => ({ name: one.command.name, saved: round((one.before - one.after) / 60) }));
   return (
-    <section className={`card ${styles.gains}`} aria-label="What it brings">
-      <div className={styles.gainHead}>
-        <p className={styles.minutes} role="status">
+    <Stack component="section" className="card" spacing={3} sx={{ p: 4 }} aria-label="What it brings">
+      <Row gap={3} wraps>
+        <p role="status">
           <strong>
             {minutesBefore.toFixed(1)} → {minutesAfter.toFixed(1)} minutes a day
           </strong>{' '}
@@ -81,17 +90,17 @@ export function Gains({ program, draft, ticket, told, reach }: Props) {
               : `${(-saved).toFixed(1)} more ${afterWords}.`}
         </p>
         <span className="push" />
-        <label>
-          against{' '}
-          <select value={against} onChange={(event) => setChosen(event.target.value as Against)}>
-            {AGAINST.map((one) => (
-              <option key={one} value={one}>
-                {WORDS[one]}
-              </option>
-            ))}
-          </select>
-        </label>
-      </div>
+        <Row>
+          <span aria-hidden="true">against</span>
+          <Pick
+            label="against"
+            hidden
+            value={against}
+            options={AGAINST.map((one) => [one, WORDS[one]])}
+            onChange={setChosen}
+          />
+        </Row>
+      </Row>
       <p className="soft">
         An estimate by the Keystroke-Level Model (Card, Moran and Newell 1980): 0.28 s a key, 1.1 s to point, 0.4 s to
         move a hand, 1.35 s to get ready; uses a day as told, else guessed by kind.
@@ -163,7 +172,7 @@ export function Gains({ program, draft, ticket, told, reach }: Props) {
           </div>
         )}
       </div>
-    </section>
+    </Stack>
   );
 }
 
@@ -208,38 +217,42 @@ function Chart({ title, rows, columns, empty, wide = false, children }: ChartPro
           </span>
         )}
         {rows.length > 0 && (
-          <button type="button" className={styles.small} aria-pressed={table} onClick={() => setTable(!table)}>
+          <Button variant="inline" aria-pressed={table} onClick={() => setTable(!table)}>
             as a table<span className="hidden">: {title}</span>
-          </button>
+          </Button>
         )}
       </figcaption>
       {rows.length === 0 ? (
         <p className="soft">{empty}</p>
       ) : table ? (
-        <table className={styles.figures}>
-          <thead>
-            <tr>
-              <th scope="col">
+        <Table>
+          <TableHead>
+            <TableRow>
+              <TableCell>
                 <span className="hidden">{title}</span>
-              </th>
+              </TableCell>
               {columns.map(([key, words]) => (
-                <th key={key} scope="col">
+                <TableCell key={key} align="right">
                   {words}
-                </th>
+                </TableCell>
               ))}
-            </tr>
-          </thead>
-          <tbody>
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {rows.map((row) => (
-              <tr key={row.name}>
-                <th scope="row">{row.name}</th>
+              <TableRow key={row.name}>
+                <TableCell component="th" scope="row">
+                  {row.name}
+                </TableCell>
                 {columns.map(([key]) => (
-                  <td key={key}>{row[key]}</td>
+                  <TableCell key={key} align="right">
+                    {row[key]}
+                  </TableCell>
                 ))}
-              </tr>
+              </TableRow>
             ))}
-          </tbody>
-        </table>
+          </TableBody>
+        </Table>
       ) : (
         <div className={styles.plot} aria-hidden="true">
           <ResponsiveContainer width="100%" height="100%">

@@ -1,6 +1,8 @@
 'use client';
 
 import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
+import { X } from 'lucide-react';
 import { memo, useEffect, useMemo, useState } from 'react';
 import { explainLine } from '@/core/advice/explainLine';
 import type { Plan, PlanLine, WishList } from '@/core/advice/wishList';
@@ -9,6 +11,11 @@ import type { ProgramFacts } from '@/core/clash/clashIndex';
 import { bindingsOf, type Keymap } from '@/core/keymap/keymap';
 import { type CommandId, pathText } from '@/core/program/program';
 import { counted } from '@/core/text/sentence';
+import { DropChip } from '../kit/DropChip';
+import { FilterChip } from '../kit/FilterChip';
+import { IconAction } from '../kit/IconAction';
+import { Progress } from '../kit/Progress';
+import { Row } from '../kit/Row';
 import { KeyCaps } from '../parts/KeyCaps';
 import { ReachBar } from '../parts/ReachBar';
 import { SentenceView } from '../parts/SentenceView';
@@ -56,7 +63,7 @@ export function PlanView({ facts, keymap, list, planning, fresh, locked, onChang
   const onStay = useStable((command: CommandId) => onChange({ stays: [...list.stays, command] }));
   if (list.wishes.length === 0) {
     return (
-      <div className={`card ${styles.planEmpty}`}>
+      <Stack className="card" spacing={3} sx={{ p: 5, maxWidth: '44rem' }}>
         <h2>The best keys for all your wishes at once</h2>
         <p>
           Tick on the left what you do all day. Gray Pin then weighs every free key for every wish together: how well
@@ -66,7 +73,7 @@ export function PlanView({ facts, keymap, list, planning, fresh, locked, onChang
         <p className="soft">
           Nothing changes before you put the plan on the tape, and then it is one ticket that can be undone.
         </p>
-      </div>
+      </Stack>
     );
   }
   const plan = made?.answer.plan;
@@ -74,8 +81,8 @@ export function PlanView({ facts, keymap, list, planning, fresh, locked, onChang
   const wished = changed.filter((line) => line.role === 'wish');
   return (
     <>
-      <div className={styles.planHead}>
-        <p role="status" className={styles.planStatus} data-ms={fresh ? made?.answer.ms : undefined}>
+      <Row wraps gap={3}>
+        <strong role="status" data-ms={fresh ? made?.answer.ms : undefined}>
           {state === 'failed'
             ? 'The plan could not be made.'
             : state === 'cancelled'
@@ -83,10 +90,10 @@ export function PlanView({ facts, keymap, list, planning, fresh, locked, onChang
               : plan && !late
                 ? planWords(plan, wished.length, list.wishes.length)
                 : 'Planning…'}
-        </p>
+        </strong>
         {state === 'working' && late && (
           <>
-            <progress aria-label="Planning" value={part} max={1} />
+            <Progress label="Planning" part={part} />
             <Button variant="text" onClick={planning.cancel}>
               Cancel
             </Button>
@@ -101,7 +108,7 @@ export function PlanView({ facts, keymap, list, planning, fresh, locked, onChang
         <Button variant="contained" disabled={!fresh || !plan?.ticket || locked} onClick={onPut}>
           Put it on the tape
         </Button>
-      </div>
+      </Row>
       {plan && (
         <ol className={styles.lines} data-stale={late || undefined} aria-label="Plan">
           {plan.lines.map((line) => (
@@ -123,18 +130,16 @@ export function PlanView({ facts, keymap, list, planning, fresh, locked, onChang
         </ol>
       )}
       {list.stays.length > 0 && (
-        <p className={styles.ruledOut}>
+        <p className="chords small">
           <span className="soft">Must not move:</span>
           {list.stays.map((id) => (
-            <button
+            <DropChip
               key={id}
-              type="button"
-              className={styles.allow}
-              aria-label={`${facts.commands.get(id)?.name ?? id} may move again`}
-              onClick={() => onChange({ stays: list.stays.filter((one) => one !== id) })}
+              label={`${facts.commands.get(id)?.name ?? id} may move again`}
+              onDrop={() => onChange({ stays: list.stays.filter((one) => one !== id) })}
             >
-              {facts.commands.get(id)?.name ?? id} ×
-            </button>
+              {facts.commands.get(id)?.name ?? id}
+            </DropChip>
           ))}
         </p>
       )}
@@ -197,13 +202,18 @@ const Line = memo(function Line({ line, facts, keymap, pinned, ruledOut, lostPin
   const { name } = command;
   const chord: ChordText | undefined = line.after?.chord;
   return (
-    <li className={styles.line} data-role={line.role} data-command={line.command} data-changes={changes || undefined}>
+    <li
+      className={`wraps ${styles.line}`}
+      data-role={line.role}
+      data-command={line.command}
+      data-changes={changes || undefined}
+    >
       <div className={styles.lineName}>
         <strong>{name}</strong>
-        <span className={styles.path}>{pathText(command.path)}</span>
+        <span className="soft small">{pathText(command.path)}</span>
       </div>
-      <div className={styles.lineKeys}>
-        <span className={styles.fromTo}>
+      <Stack spacing={1}>
+        <span className="chords">
           {now !== null ? <KeyCaps chord={now} /> : <span className="soft">no key</span>}
           {changes && (
             <>
@@ -219,7 +229,7 @@ const Line = memo(function Line({ line, facts, keymap, pinned, ruledOut, lostPin
             </>
           )}
         </span>
-        <span className={styles.fromTo}>
+        <span className="chords">
           <ReachBar reach={line.before?.reach} />
           {changes && (
             <>
@@ -228,75 +238,55 @@ const Line = memo(function Line({ line, facts, keymap, pinned, ruledOut, lostPin
             </>
           )}
         </span>
-      </div>
-      <div className={styles.lineWhy}>
+      </Stack>
+      <div>
         <p>
           {line.role === 'giver' && <span className="soft">Pushed. </span>}
           <SentenceView sentence={said} />
         </p>
-        {lostPin && (
-          <p className={styles.problem}>Your pin can’t be held: something stands in the way of those keys.</p>
-        )}
+        {lostPin && <p className="problem">Your pin can’t be held: something stands in the way of those keys.</p>}
         {ruledOut.length > 0 && (
-          <p className={styles.ruledOut}>
+          <p className="chords small">
             <span className="soft">Ruled out:</span>
             {ruledOut.map((keys) => (
-              <button
+              <DropChip
                 key={keys}
-                type="button"
-                className={styles.allow}
-                aria-label={`Allow ${spoken(keys)} again for ${name}`}
-                onClick={() => on.onAllow(line.command, keys)}
+                label={`Allow ${spoken(keys)} again for ${name}`}
+                onDrop={() => on.onAllow(line.command, keys)}
               >
-                <KeyCaps chord={keys} silent /> ×
-              </button>
+                <KeyCaps chord={keys} silent />
+              </DropChip>
             ))}
           </p>
         )}
       </div>
-      <div className={styles.lineDo}>
+      <Row>
         {line.role === 'wish' ? (
           <>
-            <button
-              type="button"
-              className="chip"
-              aria-pressed={pinned}
+            <FilterChip
+              pressed={pinned}
               aria-label={`Pin ${name}${chord === undefined ? '' : ` on ${spoken(chord)}`}`}
               disabled={chord === undefined && !pinned}
               onClick={() => on.onPin(line.command, pinned ? null : (chord ?? null))}
             >
               Pin
-            </button>
-            <button
-              type="button"
-              className="chip"
+            </FilterChip>
+            <Button
+              variant="inline"
               disabled={chord === undefined}
               aria-label={`Rule out ${chord === undefined ? 'these keys' : spoken(chord)} for ${name}`}
               onClick={() => chord !== undefined && on.onRuleOut(line.command, chord)}
             >
               Not these
-            </button>
-            <button
-              type="button"
-              className={styles.small}
-              aria-label={`Take ${name} off the list`}
-              title="Take it off the list"
-              onClick={() => on.onWish([line.command], false)}
-            >
-              ×
-            </button>
+            </Button>
+            <IconAction icon={X} label={`Take ${name} off the list`} onClick={() => on.onWish([line.command], false)} />
           </>
         ) : (
-          <button
-            type="button"
-            className="chip"
-            aria-label={`${name} must not move`}
-            onClick={() => on.onStay(line.command)}
-          >
+          <Button variant="outlined" aria-label={`${name} must not move`} onClick={() => on.onStay(line.command)}>
             Must not move
-          </button>
+          </Button>
         )}
-      </div>
+      </Row>
     </li>
   );
 });

@@ -1,5 +1,7 @@
 'use client';
 
+import Stack from '@mui/material/Stack';
+import TextField from '@mui/material/TextField';
 import { memo, useMemo } from 'react';
 import type { WishList } from '@/core/advice/wishList';
 import type { Modifier } from '@/core/chord/chord';
@@ -9,6 +11,10 @@ import { layersFor } from '@/core/keyboard/layer';
 import { bindingsOf, type Keymap } from '@/core/keymap/keymap';
 import type { Program } from '@/core/program/program';
 import { HANDS } from '@/core/reach/hand';
+import { FilterChip } from '../kit/FilterChip';
+import { Row } from '../kit/Row';
+import { Segments } from '../kit/Segments';
+import { Tick } from '../kit/Tick';
 import { useSettings } from '../shell/SettingsContext';
 import styles from './wishes.module.css';
 
@@ -47,27 +53,24 @@ export const SpendBar = memo(function SpendBar({ list, keymap, program, told, on
     [list.spendBelow, list.wishes, program, keymap, told],
   );
   return (
-    <section className={`card ${styles.spend}`} aria-label="What may be spent">
-      <div className={styles.spendRow} role="group" aria-labelledby="free-hand">
+    <Stack component="section" className="card" spacing={2} sx={{ px: 4, py: 3 }} aria-label="What may be spent">
+      <Row wraps role="group" aria-labelledby="free-hand">
         <strong id="free-hand">Free hand</strong>
-        <span className="segments">
-          {HANDS.map((hand) => (
-            <label key={hand}>
-              <input type="radio" name="hand" checked={settings.hand === hand} onChange={() => change({ hand })} />
-              {HAND_WORDS[hand]}
-            </label>
-          ))}
-        </span>
+        <Segments
+          label="Free hand"
+          hidden
+          value={settings.hand}
+          options={HANDS.map((hand) => [hand, HAND_WORDS[hand]])}
+          onChange={(hand) => change({ hand })}
+        />
         <span className="soft">the other holds the pen</span>
-      </div>
-      <div className={styles.spendRow} role="group" aria-labelledby="layers-liked">
+      </Row>
+      <Row wraps role="group" aria-labelledby="layers-liked">
         <strong id="layers-liked">Keys you like</strong>
         {layers.map((layer) => (
-          <button
+          <FilterChip
             key={layer.join()}
-            type="button"
-            className="chip"
-            aria-pressed={on(layer)}
+            pressed={on(layer)}
             onClick={() =>
               onChange({
                 layers: on(layer)
@@ -77,51 +80,34 @@ export const SpendBar = memo(function SpendBar({ list, keymap, program, told, on
             }
           >
             {layer.map((one) => modifierLabel(one, notation)).join(' ') || 'bare'}
-          </button>
+          </FilterChip>
         ))}
-        <button
-          type="button"
-          className="chip"
-          aria-pressed={list.functionKeys}
-          onClick={() => onChange({ functionKeys: !list.functionKeys })}
-        >
+        <FilterChip pressed={list.functionKeys} onClick={() => onChange({ functionKeys: !list.functionKeys })}>
           F keys
-        </button>
-      </div>
-      <div className={styles.spendRow} role="group" aria-labelledby="may-be-spent">
+        </FilterChip>
+      </Row>
+      <Row wraps role="group" aria-labelledby="may-be-spent">
         <strong id="may-be-spent">May be spent</strong>
         <span>free keys,</span>
-        <label className={styles.check}>
-          <input
-            type="checkbox"
-            checked={list.spendSpares}
-            onChange={(event) => onChange({ spendSpares: event.target.checked })}
-          />
+        <Tick checked={list.spendSpares} onChange={(spendSpares) => onChange({ spendSpares })}>
           those of spares ({spares})
-        </label>
-        <label className={styles.check}>
-          <input
-            type="checkbox"
-            checked={list.spendBelow !== null}
-            onChange={(event) => onChange({ spendBelow: event.target.checked ? SELDOM : null })}
-          />
+        </Tick>
+        <Tick checked={list.spendBelow !== null} onChange={(on) => onChange({ spendBelow: on ? SELDOM : null })}>
           and of others used at most
-        </label>
-        <input
+        </Tick>
+        <TextField
           type="number"
           className={styles.uses}
-          min={0}
-          max={1000}
-          aria-label="Uses a day up to which keys may be spent"
           disabled={list.spendBelow === null}
           value={list.spendBelow ?? SELDOM}
+          slotProps={{ htmlInput: { min: 0, max: 1000, 'aria-label': 'Uses a day up to which keys may be spent' } }}
           onChange={(event) => {
-            const value = Number(event.target.value);
-            if (event.target.validity.valid && event.target.value !== '') onChange({ spendBelow: value });
+            const { value, validity } = event.target as HTMLInputElement;
+            if (validity.valid && value !== '') onChange({ spendBelow: Number(value) });
           }}
         />
         <span>times a day{list.spendBelow === null ? '' : ` (${seldom})`}; keepers never.</span>
-      </div>
-    </section>
+      </Row>
+    </Stack>
   );
 });

@@ -1,7 +1,8 @@
 'use client';
 
-import { useVirtualizer } from '@tanstack/react-virtual';
-import { memo, useDeferredValue, useMemo, useRef, useState } from 'react';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { memo, useDeferredValue, useMemo, useState } from 'react';
 import { bringMost } from '@/core/effort/bringMost';
 import { easiest } from '@/core/effort/gains';
 import { GUESSED_USES, MOST_USES, type Uses } from '@/core/effort/uses';
@@ -12,6 +13,11 @@ import { type Command, type CommandId, type Program, pathText } from '@/core/pro
 import { HARD } from '@/core/reach/describeReach';
 import type { ReachOf } from '@/core/reach/reachOf';
 import { useSearchIndex } from '../board/useSearchIndex';
+import { FilterChip } from '../kit/FilterChip';
+import { Find } from '../kit/Find';
+import { Row } from '../kit/Row';
+import { Tick } from '../kit/Tick';
+import { VirtualRows } from '../kit/VirtualRows';
 import { KeyCaps } from '../parts/KeyCaps';
 import { useSettings } from '../shell/SettingsContext';
 import styles from './wishes.module.css';
@@ -69,45 +75,31 @@ export const WishPicker = memo(function WishPicker(props: Props) {
     const allowed = new Set(sets[shown]);
     return searchCommands(searchIndex(), asked).filter((one) => allowed.has(one));
   }, [asked, sets, shown, searchIndex]);
-  const scroller = useRef<HTMLDivElement>(null);
-  const size = TEXT_SCALE[settings.textSize];
-  const list = useVirtualizer({
-    count: rows.length,
-    getScrollElement: () => scroller.current,
-    estimateSize: () => ROW * size,
-    overscan: 4,
-    initialRect: { width: 360, height: 500 },
-  });
   const allTicked = rows.length > 0 && rows.every((one) => wished.has(one.id));
   return (
     <section className={styles.picker} aria-label="Wishes">
-      <input
-        className={styles.search}
-        type="search"
-        aria-label="Find commands to wish for"
+      <Find
+        label="Find commands to wish for"
         placeholder="Find commands to wish for…"
-        spellCheck={false}
         value={query}
-        onChange={(event) => {
-          setQuery(event.target.value);
+        onChange={(words) => {
+          setQuery(words);
           // Whoever looks for something means all there is.
-          if (shown === 'wished' && event.target.value.trim() !== '') setShown('all');
+          if (shown === 'wished' && words.trim() !== '') setShown('all');
         }}
       />
-      <fieldset className={styles.sets}>
-        <legend className="hidden">Show</legend>
+      <Row wraps gap={1} role="group" aria-label="Show">
         {SHOWN.map((one) => (
-          <button key={one} type="button" className="chip" aria-pressed={shown === one} onClick={() => setShown(one)}>
+          <FilterChip key={one} pressed={shown === one} onClick={() => setShown(one)}>
             {WORDS[one]} {one === 'hard to reach' && !reach ? '…' : sets[one].length}
-          </button>
+          </FilterChip>
         ))}
-      </fieldset>
-      <div className={styles.rowHead}>
-        <button
-          type="button"
-          className={styles.small}
+      </Row>
+      <Row apart>
+        <Button
+          variant="inline"
           aria-disabled={rows.length === 0 || (!allTicked && rows.length > MOST_TICKED)}
-          title={!allTicked && rows.length > MOST_TICKED ? `At most ${MOST_TICKED} are ticked at once` : undefined}
+          data-tip={!allTicked && rows.length > MOST_TICKED ? `At most ${MOST_TICKED} are ticked at once` : undefined}
           onClick={() => {
             if (allTicked || rows.length <= MOST_TICKED)
               onWish(
@@ -117,12 +109,11 @@ export const WishPicker = memo(function WishPicker(props: Props) {
           }}
         >
           {allTicked ? 'Untick these' : 'Tick all of these'}
-        </button>
-        <span className="push" />
-        <button type="button" className={styles.small} title="Read how often from a file" onClick={props.onCounts}>
+        </Button>
+        <Button variant="inline" data-tip="Read how often from a file" onClick={props.onCounts}>
           uses a day…
-        </button>
-      </div>
+        </Button>
+      </Row>
       {rows.length === 0 ? (
         <div className="empty">
           {shown === 'wished' && asked === '' ? (
@@ -135,30 +126,29 @@ export const WishPicker = memo(function WishPicker(props: Props) {
           )}
         </div>
       ) : (
-        <div ref={scroller} className={styles.list}>
-          <ul className={styles.rows} style={{ height: list.getTotalSize() }} aria-label="Commands">
-            {list.getVirtualItems().map(({ index: i, start, key }) => {
-              const command = rows[i];
-              return command ? (
-                <PickRow
-                  key={`${key} ${command.id}`}
-                  command={command}
-                  bindings={bindingsOf(draft.keymap, command.id)}
-                  on={wished.has(command.id)}
-                  told={told.get(command.id)}
-                  start={start}
-                  onWish={onWish}
-                  onUses={onUses}
-                />
-              ) : null;
-            })}
-          </ul>
-        </div>
+        <VirtualRows
+          rows={rows}
+          keyOf={(command) => command.id}
+          height={ROW * TEXT_SCALE[settings.textSize]}
+          className={styles.list}
+          rowsRole="list"
+          rowsLabel="Commands"
+        >
+          {(command) => (
+            <PickRow
+              command={command}
+              bindings={bindingsOf(draft.keymap, command.id)}
+              on={wished.has(command.id)}
+              told={told.get(command.id)}
+              onWish={onWish}
+              onUses={onUses}
+            />
+          )}
+        </VirtualRows>
       )}
-      <div className={styles.under}>
-        <button
-          type="button"
-          className="chip"
+      <Row apart>
+        <Button
+          variant="outlined"
           disabled={!reach}
           onClick={() => {
             if (!reach) return;
@@ -172,13 +162,13 @@ export const WishPicker = memo(function WishPicker(props: Props) {
           }}
         >
           Add the ten that would bring most
-        </button>
+        </Button>
         {wishes.length > 0 && (
-          <button type="button" className={styles.small} onClick={() => onWish(wishes, false)}>
+          <Button variant="inline" onClick={() => onWish(wishes, false)}>
             Clear the list
-          </button>
+          </Button>
         )}
-      </div>
+      </Row>
     </section>
   );
 });
@@ -188,43 +178,38 @@ type RowProps = {
   readonly bindings: readonly Binding[];
   readonly on: boolean;
   readonly told: number | undefined;
-  readonly start: number;
   readonly onWish: Props['onWish'];
   readonly onUses: Props['onUses'];
 };
-const PickRow = memo(function PickRow({ command, bindings, on, told, start, onWish, onUses }: RowProps) {
+const PickRow = memo(function PickRow({ command, bindings, on, told, onWish, onUses }: RowProps) {
   return (
-    <li className={styles.pickRow} style={{ top: start }}>
-      <label className={styles.pick}>
-        <input type="checkbox" checked={on} onChange={(event) => onWish([command.id], event.target.checked)} />
-        <span className={styles.names}>
-          <span className={styles.name}>{command.name}</span>
-          <span className={styles.path}>{pathText(command.path)}</span>
-        </span>
-      </label>
-      <span className={styles.pickKeys}>
+    <div className={styles.pickRow}>
+      <Tick checked={on} onChange={(next) => onWish([command.id], next)}>
+        <strong>{command.name}</strong>
+        <br />
+        <small className="soft">{pathText(command.path)}</small>
+      </Tick>
+      <span className="small">
         {bindings[0] ? <KeyCaps chord={bindings[0].chord} /> : <span className="soft">no key</span>}
       </span>
-      <input
+      <TextField
         key={told}
         className={styles.uses}
         type="number"
-        min={0}
-        max={MOST_USES}
-        step="any"
-        aria-label={`Uses a day of ${command.name}`}
-        title={told === undefined ? 'A guess by its kind' : 'As you told'}
         placeholder={`${GUESSED_USES[command.kind]}?`}
         defaultValue={told ?? ''}
+        data-tip={told === undefined ? 'A guess by its kind' : 'As you told'}
+        slotProps={{
+          htmlInput: { min: 0, max: MOST_USES, step: 'any', 'aria-label': `Uses a day of ${command.name}` },
+        }}
         onBlur={(event) => {
-          const { value, validity } = event.target;
-          if (!validity.valid) event.target.value = told === undefined ? '' : String(told);
-          else if (value !== String(told ?? '')) onUses(command.id, value === '' ? null : Number(value));
+          const field = event.target as HTMLInputElement;
+          if (!field.validity.valid) field.value = told === undefined ? '' : String(told);
+          else if (field.value !== String(told ?? ''))
+            onUses(command.id, field.value === '' ? null : Number(field.value));
         }}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter') event.currentTarget.blur();
-        }}
+        onKeyDown={(event) => event.key === 'Enter' && (event.target as HTMLElement).blur()}
       />
-    </li>
+    </div>
   );
 });

@@ -1,5 +1,6 @@
 'use client';
 
+import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
@@ -16,6 +17,8 @@ import { DraftTape } from '../draft/DraftTape';
 import { TroubleDialog } from '../draft/TroubleDialog';
 import { UndoRedo } from '../draft/UndoRedo';
 import { useDraft } from '../draft/useDraft';
+import { Segments } from '../kit/Segments';
+import { replaceAddress } from '../kit/useBackCloses';
 import { KeymapPicker } from '../parts/KeymapPicker';
 import { useReach } from '../parts/useReach';
 import { useStore } from '../parts/useStore';
@@ -101,7 +104,7 @@ export function Wishes({ wishes, links, initialShown }: Props) {
   }, [facts, wish]);
   useEffect(() => {
     const address = `/wishes/${programSlug}/${draft.state.slug}${shown === 'gains' ? '?show=gains' : ''}`;
-    if (window.location.pathname + window.location.search !== address) window.history.replaceState(null, '', address);
+    if (window.location.pathname + window.location.search !== address) replaceAddress(address);
   }, [programSlug, draft.state.slug, shown]);
 
   const { state } = draft;
@@ -128,11 +131,11 @@ export function Wishes({ wishes, links, initialShown }: Props) {
         <DraftPill state={state} changes={changes} />
         <span className="push" />
         <UndoRedo draft={draft} actions={actions} />
-        <Link className="word" href={board}>
+        <Button variant="text" component={Link} href={board}>
           Back to the Board
-        </Link>
+        </Button>
       </header>
-      <main className={styles.screen}>
+      <main className={`panes ${styles.screen}`}>
         <WishPicker
           program={program}
           draft={draft}
@@ -145,14 +148,16 @@ export function Wishes({ wishes, links, initialShown }: Props) {
         />
         <div className={styles.middle}>
           <SpendBar list={list} keymap={draft.keymap} program={program} told={told} onChange={change} />
-          <div className={styles.tabs} role="group" aria-label="Show">
-            <button type="button" className="chip" aria-pressed={shown === 'plan'} onClick={() => setShown('plan')}>
-              The plan
-            </button>
-            <button type="button" className="chip" aria-pressed={shown === 'gains'} onClick={() => setShown('gains')}>
-              What it brings
-            </button>
-          </div>
+          <Segments
+            label="Show"
+            hidden
+            value={shown}
+            options={[
+              ['plan', 'The plan'],
+              ['gains', 'What it brings'],
+            ]}
+            onChange={setShown}
+          />
           {shown === 'plan' ? (
             <PlanView
               facts={facts}

@@ -1,5 +1,8 @@
 'use client';
 
+import Paper from '@mui/material/Paper';
+import Slider from '@mui/material/Slider';
+import { useId } from 'react';
 import type { Program } from '@/core/program/program';
 import {
   type Appearance,
@@ -13,7 +16,9 @@ import {
   tintColor,
 } from '@/core/workspace/appearance';
 import type { Room } from '@/core/workspace/room';
-import { Segments } from '../parts/Segments';
+import { Choice } from '../kit/Choice';
+import { Row } from '../kit/Row';
+import { Segments } from '../kit/Segments';
 import type { KeysOf } from '../parts/useKeysOf';
 import { InkMark } from '../room/InkMark';
 import type { RoomActions } from '../room/useRoom';
@@ -35,21 +40,21 @@ export function AppearancePart({ program, room, keysOf, actions }: Props) {
     actions.settle(title, { appearance: { ...appearance, ...values } });
   const shades = shadesOf(appearance);
   return (
-    <div className={styles.appearance}>
-      <section className={styles.looks} aria-label="Appearance">
-        <Slider
+    <div className={`panes ${styles.appearance}`}>
+      <Paper component="section" variant="side" aria-label="Appearance">
+        <Level
           label="Brightness"
           value={appearance.brightness}
           says={`gray ${shades.ground} of 255, ${shades.dark ? 'light words' : 'dark words'}`}
           onChange={(brightness) => set('Brightness', { brightness })}
         />
-        <Slider
+        <Level
           label="Contrast"
           value={appearance.contrast}
           says={`words ${contrastOf(shades.text, shades.ground).toFixed(1)} to 1`}
           onChange={(contrast) => set('Contrast', { contrast })}
         />
-        <Slider
+        <Level
           label="Gray around the picture"
           value={appearance.surround}
           says={`gray ${shades.surround} of 255`}
@@ -76,7 +81,7 @@ export function AppearancePart({ program, room, keysOf, actions }: Props) {
           onChange={(mask) => actions.edit(`Masks in ${TINT_WORDS[mask]}`, { appearance: { ...appearance, mask } })}
         />
         <p className="soft">Words stay readable whatever is set: never under 5 to 1.</p>
-      </section>
+      </Paper>
       <div className={styles.pictureSide}>
         <RoomPicture program={program} room={room} keysOf={keysOf} onTop={() => undefined} masked />
       </div>
@@ -84,7 +89,7 @@ export function AppearancePart({ program, room, keysOf, actions }: Props) {
   );
 }
 
-function Slider({
+function Level({
   label,
   value,
   says,
@@ -95,39 +100,41 @@ function Slider({
   says: string;
   onChange: (value: number) => void;
 }) {
+  const id = useId();
   return (
-    <label className={styles.slider}>
-      <span>
+    <div>
+      <span id={id}>
         <strong>{label}</strong> {value}
       </span>
-      <input
-        type="range"
-        min={0}
-        max={100}
+      <Slider
+        aria-labelledby={id}
         value={value}
-        aria-valuetext={`${value}, ${says}`}
-        onChange={(event) => onChange(Number(event.target.value))}
+        getAriaValueText={(now) => `${now}, ${says}`}
+        onChange={(_, next) => onChange(next as number)}
       />
       <small className="soft">{says}</small>
-    </label>
+    </div>
   );
 }
 
 function TintChoice({ label, value, onChange }: { label: string; value: Tint; onChange: (tint: Tint) => void }) {
   return (
-    <fieldset className={styles.tints}>
-      <legend>{label}</legend>
-      {TINTS.map((one) => (
-        <label key={one}>
-          <input type="radio" name={label} checked={one === value} onChange={() => onChange(one)} />
+    <Choice
+      label={label}
+      row
+      value={value}
+      options={TINTS.map((one) => [
+        one,
+        <Row key={one} component="span" gap={1}>
           {one === 'plain' ? (
             <span className={styles.plainTint} style={{ background: tintColor(one) }} />
           ) : (
             <InkMark ink={one} size={13} silent />
           )}
           {TINT_WORDS[one]}
-        </label>
-      ))}
-    </fieldset>
+        </Row>,
+      ])}
+      onChange={onChange}
+    />
   );
 }

@@ -11,8 +11,8 @@ import {
   useSensor,
   useSensors,
 } from '@dnd-kit/core';
+import Chip from '@mui/material/Chip';
 import { type ReactNode, useState } from 'react';
-import styles from './workspaces.module.css';
 
 type Props<Spot> = {
   /** How things are moved by keyboard, for those who listen. */
@@ -47,7 +47,7 @@ export function DragArea<Spot>({ howToMove, carried, onDrop, children }: Props<S
     >
       {children(dragged)}
       <DragOverlay dropAnimation={null}>
-        {dragged !== null && <span className={styles.dragged}>{carried(dragged)}</span>}
+        {dragged !== null && <Chip size="small" color="primary" label={<strong>{carried(dragged)}</strong>} />}
       </DragOverlay>
     </DndContext>
   );

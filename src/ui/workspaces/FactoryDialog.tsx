@@ -5,10 +5,10 @@ import { useState } from 'react';
 import type { RoomView } from '@/core/view/views';
 import { compareWorkspaces } from '@/core/workspace/compareWorkspaces';
 import { PART_WORDS, type Part, pickParts } from '@/core/workspace/room';
+import { Ticks } from '../kit/Ticks';
 import { ScreenDialog } from '../parts/ScreenDialog';
 import type { RoomActions } from '../room/useRoom';
 import { useNotice } from '../shell/Notices';
-import styles from './workspaces.module.css';
 
 type Props = {
   readonly roomView: RoomView;
@@ -46,23 +46,19 @@ export function FactoryDialog({ roomView, nameOf, keymapName, actions, onClose }
       {differences.length === 0 ? (
         <p>Everything is as the program comes.</p>
       ) : (
-        <fieldset className={styles.parts}>
-          <legend>Set back</legend>
-          {differences.map(({ part, words }) => (
-            <label key={part}>
-              <input
-                type="checkbox"
-                checked={parts.includes(part)}
-                onChange={(event) =>
-                  setParts((list) => (event.target.checked ? [...list, part] : list.filter((one) => one !== part)))
-                }
-              />
-              <span>
-                <strong>{PART_WORDS[part]}</strong>: {words.join('; ')}
-              </span>
-            </label>
-          ))}
-        </fieldset>
+        <Ticks
+          label="Set back"
+          all={differences.map(({ part, words }) => [
+            part,
+            <span key={part}>
+              <strong>{PART_WORDS[part]}</strong>: {words.join('; ')}
+            </span>,
+          ])}
+          chosen={parts}
+          onToggle={(part) =>
+            setParts((list) => (list.includes(part) ? list.filter((one) => one !== part) : [...list, part]))
+          }
+        />
       )}
       <p className="soft">Workspaces that are kept stay as they are.</p>
     </ScreenDialog>

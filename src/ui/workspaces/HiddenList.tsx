@@ -1,11 +1,13 @@
 'use client';
 
 import Button from '@mui/material/Button';
+import Paper from '@mui/material/Paper';
 import { useMemo, useRef } from 'react';
 import { type CommandId, type Program, pathText } from '@/core/program/program';
 import { counted } from '@/core/text/sentence';
 import type { Dressing } from '@/core/workspace/dressing';
 import { useFocusKept } from '../parts/useFocusKept';
+import { LineName } from './LineName';
 import styles from './workspaces.module.css';
 
 type Props = {
@@ -24,7 +26,7 @@ export function HiddenList({ program, dressing, onShow }: Props) {
     return program.commands.filter((one) => away.has(one.id));
   }, [program, dressing]);
   return (
-    <section className={styles.side} aria-label="Hidden lines">
+    <Paper component="section" variant="side" aria-label="Hidden lines">
       <h2>
         Hidden <span className="soft">{counted(lines.length, 'line')}</span>
       </h2>
@@ -36,20 +38,17 @@ export function HiddenList({ program, dressing, onShow }: Props) {
           Nothing is hidden. Untick a line to hide it; its keys go on working, and it is listed here.
         </p>
       )}
-      <ul ref={list} className={styles.lines} tabIndex={-1}>
+      <ul ref={list} tabIndex={-1}>
         {lines.slice(0, MOST_LISTED).map((one) => (
-          <li key={one.id} className={styles.hiddenLine}>
-            <span className={styles.lineName}>
-              {one.name}
-              <small className="soft">{pathText(one.path)}</small>
-            </span>
-            <button type="button" className="word" onClick={() => onShow([one.id], one.name)}>
+          <li key={one.id} className={styles.line}>
+            <LineName name={one.name} under={pathText(one.path)} />
+            <Button variant="inline" onClick={() => onShow([one.id], one.name)}>
               Bring back<span className="hidden"> {one.name}</span>
-            </button>
+            </Button>
           </li>
         ))}
         {lines.length > MOST_LISTED && <li className="soft">and {lines.length - MOST_LISTED} more</li>}
       </ul>
-    </section>
+    </Paper>
   );
 }

@@ -1,11 +1,15 @@
 'use client';
 
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import Stack from '@mui/material/Stack';
 import { useEffect, useState } from 'react';
 import type { Icons } from '@/core/view/views';
+import { Find } from '../kit/Find';
+import { Row } from '../kit/Row';
 import { IconView } from '../room/IconView';
 import { useRoomContext } from '../room/RoomContext';
 import { ask, messageOf } from '../shell/api';
-import styles from './workspaces.module.css';
 
 type Props = {
   readonly name: string;
@@ -40,19 +44,17 @@ export function IconChooser({ name, icon, onChoose }: Props) {
   }, [words]);
   const entries = Object.entries(found ?? {});
   return (
-    <section className={styles.iconChooser} aria-label={`Icon of ${name}`}>
-      <div className={styles.iconHead}>
-        <input
-          type="search"
-          className="find"
-          aria-label={`Find an icon for ${name}`}
+    <Stack component="section" spacing={2} aria-label={`Icon of ${name}`}>
+      <Row wraps>
+        <Find
+          label={`Find an icon for ${name}`}
           placeholder="Find an icon by a word"
           value={words}
-          onChange={(event) => setWords(event.target.value)}
+          onChange={setWords}
         />
-        <button type="button" className="word" aria-disabled={icon === null} onClick={() => onChoose(null)}>
+        <Button variant="text" aria-disabled={icon === null} onClick={() => onChoose(null)}>
           Usual icon
-        </button>
+        </Button>
         <span className="soft" role="status">
           {problem ||
             (found === null
@@ -61,14 +63,13 @@ export function IconChooser({ name, icon, onChoose }: Props) {
                 ? 'No icon for that; try another word.'
                 : `${entries.length} icons`)}
         </span>
-      </div>
-      <div className={styles.iconGrid}>
+      </Row>
+      <Row wraps gap={1} sx={{ maxHeight: '9rem', overflowY: 'auto', p: 1 }}>
         {entries.map(([one, shapes]) => (
-          <button
+          <IconButton
             key={one}
-            type="button"
             aria-label={one}
-            title={one}
+            data-tip={one}
             aria-pressed={one === icon}
             onClick={() => {
               addIcons({ [one]: shapes });
@@ -76,9 +77,9 @@ export function IconChooser({ name, icon, onChoose }: Props) {
             }}
           >
             <IconView shapes={shapes} size="1.4rem" />
-          </button>
+          </IconButton>
         ))}
-      </div>
-    </section>
+      </Row>
+    </Stack>
   );
 }

@@ -1,9 +1,13 @@
 'use client';
 
 import Button from '@mui/material/Button';
-import { useRef, useState } from 'react';
+import Paper from '@mui/material/Paper';
+import Stack from '@mui/material/Stack';
+import { useState } from 'react';
 import type { RoomView, WorkspaceSummary } from '@/core/view/views';
 import { PART_WORDS, partsOf, standsAs, stepTo } from '@/core/workspace/room';
+import { FileButton } from '../kit/FileButton';
+import { Row } from '../kit/Row';
 import { ActionsMenu } from '../parts/ActionsMenu';
 import { NameDialog } from '../parts/NameDialog';
 import { PutAway } from '../parts/PutAway';
@@ -27,7 +31,6 @@ type Props = {
 export function KeptList({ roomView, programSlug, persons, actions, onOpen, onKeep, onFactory }: Props) {
   const { state, workspaces, factory } = roomView;
   const tell = useNotice();
-  const file = useRef<HTMLInputElement>(null);
   const [naming, setNaming] = useState<{ readonly one: WorkspaceSummary; readonly copy: boolean } | null>(null);
   const kept = workspaces.filter((one) => !one.putAway);
   const away = workspaces.filter((one) => one.putAway);
@@ -44,8 +47,7 @@ export function KeptList({ roomView, programSlug, persons, actions, onOpen, onKe
       tell(messageOf(error));
     }
   };
-  const bringIn = async (chosen: File | undefined): Promise<void> => {
-    if (!chosen) return;
+  const bringIn = async (chosen: File): Promise<void> => {
     try {
       const { names } = await ask<{ names: string[] }>('POST', `/api/programs/${programSlug}/workspaces/file`, {
         text: await chosen.text(),
@@ -62,9 +64,9 @@ export function KeptList({ roomView, programSlug, persons, actions, onOpen, onKe
       tell(`Switched to ${one.name}.`, { words: 'Undo', run: () => actions.undo() });
     });
   return (
-    <aside className={styles.kept} aria-label="Workspaces">
+    <Paper component="aside" variant="side" aria-label="Workspaces">
       <PersonMenu person={state.person} persons={persons} />
-      <div className={styles.stands}>
+      <Stack spacing={2}>
         <p>
           {now ? (
             <>
@@ -80,18 +82,18 @@ export function KeptList({ roomView, programSlug, persons, actions, onOpen, onKe
         <Button variant="contained" onClick={onKeep}>
           Keep as a workspace…
         </Button>
-      </div>
-      <ul className={styles.cards}>
+      </Stack>
+      <Stack component="ul" spacing={2}>
         {kept.map((one) => {
           const contents = one.versions[0]?.contents ?? {};
           const parts = partsOf(contents);
           const here = one.id === state.workspace;
           return (
             <li key={one.id} className={styles.keptCard} data-here={here || undefined}>
-              <div className={styles.keptHead}>
-                <button type="button" className={styles.keptName} onClick={() => onOpen(one)}>
-                  {one.name}
-                </button>
+              <Row gap={1}>
+                <Button variant="line" onClick={() => onOpen(one)}>
+                  <strong>{one.name}</strong>
+                </Button>
                 <ActionsMenu
                   label={`More for ${one.name}`}
                   actions={[
@@ -105,9 +107,9 @@ export function KeptList({ roomView, programSlug, persons, actions, onOpen, onKe
                     ],
                   ]}
                 />
-              </div>
+              </Row>
               {one.owner && <small className="soft">{one.owner}</small>}
-              <small className={styles.partNames}>{parts.map((part) => PART_WORDS[part]).join(' · ')}</small>
+              <small>{parts.map((part) => PART_WORDS[part]).join(' · ')}</small>
               {here && standsAs(state.room, contents) ? (
                 <small>In use</small>
               ) : (
@@ -119,30 +121,22 @@ export function KeptList({ roomView, programSlug, persons, actions, onOpen, onKe
             </li>
           );
         })}
-      </ul>
+      </Stack>
       {kept.length === 0 && (
         <p className="soft">Arrange the panels, menus and tools until the room fits, then keep it here under a name.</p>
       )}
-      <div className={styles.keptFoot}>
-        <button type="button" className="word" onClick={onFactory}>
+      <Stack sx={{ alignItems: 'flex-start' }}>
+        <Button variant="text" onClick={onFactory}>
           Back to factory…
-        </button>
-        <button type="button" className="word" onClick={() => file.current?.click()}>
-          Bring one in…
-        </button>
-        <input
-          ref={file}
-          type="file"
+        </Button>
+        <FileButton
+          label="A file with workspaces"
           accept=".json,application/json"
-          className="hidden"
-          tabIndex={-1}
-          aria-label="A file with workspaces"
-          onChange={(event) => {
-            void bringIn(event.target.files?.[0]);
-            event.target.value = '';
-          }}
-        />
-      </div>
+          onFile={(chosen) => void bringIn(chosen)}
+        >
+          Bring one in…
+        </FileButton>
+      </Stack>
       <PutAway away={away} onBack={(one) => void change(one, { putAway: false }, `${one.name} is back.`)} />
       {naming && (
         <NameDialog
@@ -160,6 +154,6 @@ export function KeptList({ roomView, programSlug, persons, actions, onOpen, onKe
           }}
         />
       )}
-    </aside>
+    </Paper>
   );
 }

@@ -1,7 +1,8 @@
 'use client';
 
-import { useVirtualizer } from '@tanstack/react-virtual';
-import { useMemo, useRef, useState } from 'react';
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import { useMemo, useState } from 'react';
 import type { Keymap } from '@/core/keymap/keymap';
 import type { Command, CommandId, Program } from '@/core/program/program';
 import { fold } from '@/core/text/fold';
@@ -19,6 +20,11 @@ import {
   showLines,
 } from '@/core/workspace/dressing';
 import type { Room } from '@/core/workspace/room';
+import { Find } from '../kit/Find';
+import { Row } from '../kit/Row';
+import { Segments } from '../kit/Segments';
+import { Tick } from '../kit/Tick';
+import { VirtualRows } from '../kit/VirtualRows';
 import { ConfirmDialog, type Question } from '../parts/ConfirmDialog';
 import { KeyCaps } from '../parts/KeyCaps';
 import type { KeysOf } from '../parts/useKeysOf';
@@ -36,7 +42,7 @@ type Props = {
   readonly actions: RoomActions;
 };
 /** A row of the list: a branch with all lines below it, or a line. */
-type Row =
+type LineRow =
   | { readonly kind: 'branch'; readonly title: string; readonly lines: readonly Command[] }
   | { readonly kind: 'line'; readonly command: Command };
 
@@ -87,16 +93,16 @@ export function MenusPart({ program, room, keymap, keysOf, actions }: Props) {
   };
 
   return (
-    <div className={styles.menus}>
+    <div className={`panes ${styles.menus}`}>
       <nav className={styles.menuNames} aria-label="Menus">
         {menus.map((menu, i) => {
           const ids = menu.lines.flatMap((one) => ('command' in one ? [one.command.id] : []));
           const away = ids.filter((one) => hidden.has(one)).length;
           const inks = [...new Set(ids.flatMap((one) => marks.get(one) ?? []))];
           return (
-            <button
+            <Button
               key={menu.name}
-              type="button"
+              variant="line"
               aria-current={i === at && words === '' ? 'true' : undefined}
               onClick={() => {
                 setAt(i);
@@ -108,45 +114,44 @@ export function MenusPart({ program, room, keymap, keysOf, actions }: Props) {
                 <InkMark key={one} ink={one} size={10} />
               ))}
               {away > 0 && <small className="soft">{away} hidden</small>}
-            </button>
+            </Button>
           );
         })}
       </nav>
       <section className={styles.menuBody} aria-label="Lines">
-        <div className={styles.inkBar}>
-          <input
-            type="search"
-            className="find"
-            aria-label="Find a line in all menus"
-            placeholder="Find a line in all menus"
-            value={words}
-            onChange={(event) => setWords(event.target.value)}
-          />
-          <fieldset className={styles.inks}>
-            <legend>Mark with</legend>
-            {INKS.map((one) => (
-              <label key={one} title={`${INK_WORDS[one].name}, a ${INK_WORDS[one].shape}`}>
-                <input type="radio" name="ink" checked={one === ink} onChange={() => setInk(one)} />
-                <InkMark ink={one} size={14} silent />
-                {INK_WORDS[one].name}
-              </label>
-            ))}
-          </fieldset>
-        </div>
+        <Row wraps gap={4} className={styles.inkBar}>
+          <Find label="Find a line in all menus" value={words} onChange={setWords} />
+          <Row gap={2} wraps>
+            <strong aria-hidden="true">Mark with</strong>
+            <Segments
+              label="Mark with"
+              hidden
+              value={ink}
+              options={INKS.map((one) => [
+                one,
+                <span key={one} className={styles.ink} data-tip={`${INK_WORDS[one].name}, a ${INK_WORDS[one].shape}`}>
+                  <InkMark ink={one} size={14} silent />
+                  {INK_WORDS[one].name}
+                </span>,
+              ])}
+              onChange={setInk}
+            />
+          </Row>
+        </Row>
         {words !== '' && (
-          <p className={styles.foundBar}>
+          <Row wraps sx={{ px: 4, py: 1 }}>
             <span className="soft">{counted(found.length, 'line')} found</span>
             {found.length > 0 && (
               <>
-                <button type="button" className="word" onClick={() => mark(found, counted(found.length, 'line'))}>
+                <Button variant="text" onClick={() => mark(found, counted(found.length, 'line'))}>
                   Mark them in {INK_WORDS[ink].name}
-                </button>
-                <button type="button" className="word" onClick={() => hide(found, counted(found.length, 'line'))}>
+                </Button>
+                <Button variant="text" onClick={() => hide(found, counted(found.length, 'line'))}>
                   Hide them
-                </button>
+                </Button>
               </>
             )}
-          </p>
+          </Row>
         )}
         <Lines
           rows={rows}
@@ -166,9 +171,9 @@ export function MenusPart({ program, room, keymap, keysOf, actions }: Props) {
 }
 
 /** The rows of one menu, or of what is found in all of them; the first row stands for the whole menu. */
-function rowsOf(program: Program, menu: string, words: string): Row[] {
+function rowsOf(program: Program, menu: string, words: string): LineRow[] {
   const wanted = fold(words.trim());
-  const rows: Row[] = [];
+  const rows: LineRow[] = [];
   for (const one of menusOf(program)) {
     if (wanted === '' && one.name !== menu) continue;
     const commands = one.lines.flatMap((line) => ('command' in line ? [line.command] : []));
@@ -192,7 +197,7 @@ function rowsOf(program: Program, menu: string, words: string): Row[] {
 }
 
 type LinesProps = {
-  readonly rows: readonly Row[];
+  readonly rows: readonly LineRow[];
   readonly hidden: ReadonlySet<CommandId>;
   readonly marks: ReadonlyMap<CommandId, Ink>;
   readonly ink: Ink;
@@ -203,99 +208,82 @@ type LinesProps = {
 };
 
 function Lines({ rows, hidden, marks, ink, keysOf, onHide, onShow, onMark }: LinesProps) {
-  const scroll = useRef<HTMLDivElement>(null);
-  const virtual = useVirtualizer({
-    count: rows.length,
-    getScrollElement: () => scroll.current,
-    estimateSize: () => 36,
-    overscan: 12,
-  });
   return (
-    <div ref={scroll} className={styles.menuScroll} role="list" aria-label="Menu lines" tabIndex={-1}>
-      {rows.length === 0 && <p className="empty">No line is called so.</p>}
-      <div role="presentation" style={{ height: virtual.getTotalSize(), position: 'relative' }}>
-        {virtual.getVirtualItems().map(({ index, start }) => {
-          const row = rows[index];
-          if (!row) return null;
-          const style = { transform: `translateY(${start}px)` };
-          if (row.kind === 'branch') {
-            const away = row.lines.filter((one) => hidden.has(one.id));
-            return (
-              <div key={`branch ${row.title}`} role="listitem" className={styles.branch} style={style}>
-                <strong>{row.title}</strong>
-                <span className="soft">
-                  {counted(row.lines.length, 'line')}
-                  {away.length > 0 && `, ${away.length} hidden`}
-                </span>
-                <span className="push" />
-                <button type="button" className="word" onClick={() => onMark(row.lines, row.title)}>
-                  Mark all<span className="hidden"> of {row.title}</span>
-                </button>
-                {away.length < row.lines.length && (
-                  <button type="button" className="word" onClick={() => onHide(row.lines, row.title)}>
-                    Hide all<span className="hidden"> of {row.title}</span>
-                  </button>
-                )}
-                {away.length > 0 && (
-                  <button
-                    type="button"
-                    className="word"
-                    onClick={() =>
-                      onShow(
-                        away.map((one) => one.id),
-                        row.title,
-                      )
-                    }
-                  >
-                    Bring back<span className="hidden"> all of {row.title}</span>
-                  </button>
-                )}
-              </div>
-            );
-          }
-          const { command } = row;
-          const own = marks.get(command.id);
-          const away = hidden.has(command.id);
+    <VirtualRows
+      rows={rows}
+      keyOf={(row) => (row.kind === 'branch' ? `branch ${row.title}` : row.command.id)}
+      height={36}
+      className={styles.menuScroll}
+      rowsRole="list"
+      rowsLabel="Menu lines"
+      empty={<p className="empty">No line is called so.</p>}
+    >
+      {(row) => {
+        if (row.kind === 'branch') {
+          const away = row.lines.filter((one) => hidden.has(one.id));
           return (
-            <div
-              key={command.id}
-              role="listitem"
-              className={styles.menuLine}
-              style={style}
-              data-line={command.id}
-              data-away={away || undefined}
-            >
-              <button
-                type="button"
-                className={styles.markButton}
-                aria-pressed={own !== undefined}
-                aria-label={
-                  own === ink
-                    ? `Take the ${INK_WORDS[own].name} mark off ${command.name}`
-                    : `Mark ${command.name} in ${INK_WORDS[ink].name}${own ? `, now ${INK_WORDS[own].name}` : ''}`
-                }
-                onClick={() => onMark([command], command.name)}
-              >
-                {own ? <InkMark ink={own} size={14} silent /> : <span className={styles.noMark} />}
-              </button>
-              <label>
-                <input
-                  type="checkbox"
-                  checked={!away}
-                  onChange={() => (away ? onShow([command.id], command.name) : onHide([command], command.name))}
-                />
-                <span className={styles.lineName}>{command.name}</span>
-              </label>
-              <span className={styles.lineKeys}>
-                {keysOf(command.id).map((one) => (
-                  <KeyCaps key={one} chord={one} />
-                ))}
-                {keysOf(command.id).length === 0 && <span className="soft">no key</span>}
+            <div className={styles.branch}>
+              <strong>{row.title}</strong>
+              <span className="soft">
+                {counted(row.lines.length, 'line')}
+                {away.length > 0 && `, ${away.length} hidden`}
               </span>
+              <span className="push" />
+              <Button variant="inline" onClick={() => onMark(row.lines, row.title)}>
+                Mark all<span className="hidden"> of {row.title}</span>
+              </Button>
+              {away.length < row.lines.length && (
+                <Button variant="inline" onClick={() => onHide(row.lines, row.title)}>
+                  Hide all<span className="hidden"> of {row.title}</span>
+                </Button>
+              )}
+              {away.length > 0 && (
+                <Button
+                  variant="inline"
+                  onClick={() =>
+                    onShow(
+                      away.map((one) => one.id),
+                      row.title,
+                    )
+                  }
+                >
+                  Bring back<span className="hidden"> all of {row.title}</span>
+                </Button>
+              )}
             </div>
           );
-        })}
-      </div>
-    </div>
+        }
+        const { command } = row;
+        const own = marks.get(command.id);
+        const away = hidden.has(command.id);
+        return (
+          <div className={styles.menuLine} data-line={command.id} data-away={away || undefined}>
+            <IconButton
+              aria-label={
+                own === ink
+                  ? `Take the ${INK_WORDS[own].name} mark off ${command.name}`
+                  : `Mark ${command.name} in ${INK_WORDS[ink].name}${own ? `, now ${INK_WORDS[own].name}` : ''}`
+              }
+              onClick={() => onMark([command], command.name)}
+            >
+              {own ? <InkMark ink={own} size={14} silent /> : <span className={styles.noMark} />}
+            </IconButton>
+            <Tick
+              className={styles.lineName}
+              checked={!away}
+              onChange={() => (away ? onShow([command.id], command.name) : onHide([command], command.name))}
+            >
+              {command.name}
+            </Tick>
+            <span className="chords">
+              {keysOf(command.id).map((one) => (
+                <KeyCaps key={one} chord={one} />
+              ))}
+              {keysOf(command.id).length === 0 && <span className="soft small">no key</span>}
+            </span>
+          </div>
+        );
+      }}
+    </VirtualRows>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import Paper from '@mui/material/Paper';
 import { useMemo, useState } from 'react';
 import type { CommandId, Program } from '@/core/program/program';
 import { fold } from '@/core/text/fold';
@@ -7,6 +8,9 @@ import { type Arrangement, shownPanels, sideOf } from '@/core/workspace/arrangem
 import { hidePanel, showPanel } from '@/core/workspace/changePanels';
 import { dropSpots, sideWords } from '@/core/workspace/dropSpots';
 import type { Spot } from '@/core/workspace/placePanel';
+import { Find } from '../kit/Find';
+import { Row } from '../kit/Row';
+import { Tick } from '../kit/Tick';
 import { ActionsMenu } from '../parts/ActionsMenu';
 import { KeyCaps } from '../parts/KeyCaps';
 import type { KeysOf } from '../parts/useKeysOf';
@@ -31,40 +35,34 @@ export function PanelList({ program, panels, keysOf, actions, bench, onPlace }: 
   const shown = shownPanels(panels);
   const nameOf = (id: CommandId): string => all.find((one) => one.id === id)?.name ?? id;
   return (
-    <section className={styles.side} aria-label="Panels">
+    <Paper component="section" variant="side" aria-label="Panels">
       <h2>
         Panels{' '}
         <span className="soft">
           {shown.size} of {all.length} shown
         </span>
       </h2>
-      <input
-        type="search"
-        className="find"
-        aria-label="Find a panel"
-        placeholder="Find a panel"
-        value={words}
-        onChange={(event) => setWords(event.target.value)}
-      />
+      <Find label="Find a panel" value={words} onChange={setWords} />
       {all.length === 0 && <p className="soft">This program has no panels.</p>}
-      <ul className={styles.lines}>
+      <ul>
         {found.map(({ id, name }) => (
-          <li key={id} className={styles.panelLine}>
-            <label>
-              <input
-                type="checkbox"
-                checked={shown.has(id)}
-                onChange={(event) =>
-                  actions.edit(event.target.checked ? `Show ${name}` : `Hide ${name}`, {
-                    panels: event.target.checked ? showPanel(panels, id) : hidePanel(panels, id),
-                  })
-                }
-              />
-              <span className={styles.icon}>
-                <CommandIcon command={id} />
-              </span>
-              <span className={styles.lineName}>{name}</span>
-            </label>
+          <li key={id} className={styles.line}>
+            <Tick
+              className={styles.lineName}
+              checked={shown.has(id)}
+              onChange={(on) =>
+                actions.edit(on ? `Show ${name}` : `Hide ${name}`, {
+                  panels: on ? showPanel(panels, id) : hidePanel(panels, id),
+                })
+              }
+            >
+              <Row component="span">
+                <span className={styles.icon}>
+                  <CommandIcon command={id} />
+                </span>
+                {name}
+              </Row>
+            </Tick>
             <ActionsMenu
               label={`More for ${name}`}
               actions={[
@@ -87,6 +85,6 @@ export function PanelList({ program, panels, keysOf, actions, bench, onPlace }: 
         ))}
         {found.length === 0 && all.length > 0 && <li className="soft">No panel is called so.</li>}
       </ul>
-    </section>
+    </Paper>
   );
 }

@@ -8,7 +8,7 @@ import { bringOnTop, foldDock, isDrawn } from '@/core/workspace/changePanels';
 import { dropSpots, sideWords } from '@/core/workspace/dropSpots';
 import { placePanel, type Spot } from '@/core/workspace/placePanel';
 import type { Room } from '@/core/workspace/room';
-import { Segments } from '../parts/Segments';
+import { Segments } from '../kit/Segments';
 import type { KeysOf } from '../parts/useKeysOf';
 import { DockEditingContext } from '../room/Docks';
 import type { RoomActions } from '../room/useRoom';
@@ -108,7 +108,7 @@ export function PanelsPart({ program, room, keysOf, actions, bench }: Props) {
             ),
           }}
         >
-          <div className={styles.withList}>
+          <div className={`panes ${styles.withList}`}>
             <div className={styles.pictureSide}>
               <RoomPicture
                 program={program}
@@ -118,7 +118,7 @@ export function PanelsPart({ program, room, keysOf, actions, bench }: Props) {
                 onTop={() => undefined}
                 over={aimed?.spot.kind === 'float' && <span className={styles.floatAim}>Floating here</span>}
               />
-              <p className={styles.hint} role="status">
+              <p role="status">
                 {moving && aimed ? (
                   <>
                     <strong>{nameOf(moving.panel)}</strong>: {aimed.words}. <kbd className="cap">Enter</kbd> puts it

@@ -21,7 +21,7 @@ export function PersonMenu({ person, persons }: { person: string; persons: reado
     <>
       <ActionsMenu
         label={`For ${person || 'anybody'}: who sits here`}
-        words={`For ${person || 'anybody'} ▾`}
+        words={`For ${person || 'anybody'}`}
         actions={[
           ...['', ...persons].map((one) => [one || 'Anybody', () => void choose(one)] as const),
           ['Somebody else…', () => setNaming(true)],

@@ -38,6 +38,7 @@ export function RoomPicture({ program, room, keysOf, floor, onTop, masked = fals
   return (
     <section
       className={styles.window}
+      data-drawn
       aria-label={`The window of ${program.name}`}
       style={shadeStyle(room.appearance, settings.lamp === 'contrast')}
     >

@@ -1,9 +1,12 @@
 'use client';
 
+import Stack from '@mui/material/Stack';
+import { Redo2, Undo2 } from 'lucide-react';
 import { memo, useEffect, useRef } from 'react';
 import { counted } from '@/core/text/sentence';
 import type { RoomState } from '@/core/view/views';
 import tape from '../draft/tape.module.css';
+import { IconAction } from '../kit/IconAction';
 
 type Props = { readonly state: RoomState; readonly onGoTo: (cursor: number) => void };
 const MOST_SHOWN = 60;
@@ -19,11 +22,11 @@ export const StepTape = memo(function StepTape({ state, onGoTo }: Props) {
   }, [cursor, steps.length]);
   return (
     <section className={tape.tape} aria-label="Steps">
-      <div className={tape.tapeTitle}>
+      <Stack className={tape.tapeTitle}>
         <span>Steps</span>
         <strong>{counted(cursor, 'step')}</strong>
         {steps.length > cursor && <span className="soft">{steps.length - cursor} undone</span>}
-      </div>
+      </Stack>
       {steps.length === 0 ? (
         <p className={tape.tapeEmpty}>
           Every change you make here lands as a step, stored at once. Undo takes the last one back.
@@ -39,13 +42,14 @@ export const StepTape = memo(function StepTape({ state, onGoTo }: Props) {
                 className={tape.ticket}
                 data-undone={position > cursor || undefined}
               >
-                <strong className={tape.ticketWords}>{title}</strong>
+                <strong>{title}</strong>
                 <span className={tape.jumps}>
                   {position !== cursor && (
-                    <button type="button" className={tape.jump} onClick={() => onGoTo(position)}>
-                      {position > cursor ? 'Redo to here' : 'Back to here'}
-                      <span className="hidden"> ({title})</span>
-                    </button>
+                    <IconAction
+                      icon={position > cursor ? Redo2 : Undo2}
+                      label={`${position > cursor ? 'Redo to here' : 'Back to here'} (${title})`}
+                      onClick={() => onGoTo(position)}
+                    />
                   )}
                 </span>
               </li>

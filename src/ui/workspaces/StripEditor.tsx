@@ -1,6 +1,7 @@
 'use client';
 
 import { useDraggable, useDroppable } from '@dnd-kit/core';
+import ButtonBase from '@mui/material/ButtonBase';
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import type { CommandId } from '@/core/program/program';
 import {
@@ -97,7 +98,7 @@ export function StripEditor({ name, strip, keysOf, nameOf, chosen, onChoose, onC
     >
       {(dragged) => (
         <>
-          <p className={styles.hint} role="status">
+          <p role="status">
             {moving ? (
               <>
                 <strong>{nameOf(moving.button)}</strong>: {placeWords(moving.strip, moving.button)}.{' '}
@@ -171,9 +172,8 @@ function MovableButton({ id, label, keysOf, open, chosen, grabbed, stop, onChoos
   const after = useDroppable({ id: `after ${id}`, data: { spot: { kind: 'after', button: id } }, disabled: !open });
   return (
     <span className={styles.buttonSlot}>
-      <button
+      <ButtonBase
         ref={setNodeRef}
-        type="button"
         className={styles.stripButton}
         aria-describedby={attributes['aria-describedby']}
         aria-roledescription="movable button"
@@ -188,13 +188,13 @@ function MovableButton({ id, label, keysOf, open, chosen, grabbed, stop, onChoos
         <span className={styles.icon}>
           <CommandIcon command={id} />
         </span>
-        <span className={styles.lineName}>{label}</span>
+        <span>{label}</span>
         {keysOf(id)
           .slice(0, 1)
           .map((one) => (
             <KeyCaps key={one} chord={one} />
           ))}
-      </button>
+      </ButtonBase>
       <span
         ref={before.setNodeRef}
         className={styles.half}

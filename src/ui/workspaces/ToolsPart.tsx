@@ -1,5 +1,8 @@
 'use client';
 
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Paper from '@mui/material/Paper';
 import { useMemo, useState } from 'react';
 import type { Keymap } from '@/core/keymap/keymap';
 import { type Command, type CommandId, type Program, pathText } from '@/core/program/program';
@@ -19,12 +22,15 @@ import {
   type ToolLayout,
   turnsApart,
 } from '@/core/workspace/toolLayout';
+import { Find } from '../kit/Find';
+import { Row } from '../kit/Row';
+import { Segments } from '../kit/Segments';
 import { KeyCaps } from '../parts/KeyCaps';
-import { Segments } from '../parts/Segments';
 import type { KeysOf } from '../parts/useKeysOf';
 import { CommandIcon } from '../room/CommandIcon';
 import type { RoomActions } from '../room/useRoom';
 import { IconChooser } from './IconChooser';
+import { LineName } from './LineName';
 import { StripEditor } from './StripEditor';
 import styles from './workspaces.module.css';
 
@@ -54,8 +60,8 @@ export function ToolsPart({ program, room, keymap, keysOf, actions }: Props) {
   const gathered = gatherTurns(strip.groups, keymap);
   const canGather = turnsApart(strip.groups, keymap);
   return (
-    <div className={styles.tools}>
-      <section className={styles.toolOptions} aria-label="How the buttons are">
+    <div className={`panes ${styles.tools}`}>
+      <Paper component="section" variant="side" aria-label="How the buttons are">
         <Segments
           label="Arrange"
           value={name}
@@ -99,21 +105,20 @@ export function ToolsPart({ program, room, keymap, keysOf, actions }: Props) {
           />
         )}
         <div>
-          <button
-            type="button"
-            className="word"
+          <Button
+            variant="text"
             aria-disabled={!canGather}
             onClick={() => canGather && put('Put those that share a key together', { ...strip, groups: gathered })}
           >
             Put those that share a key together
-          </button>
+          </Button>
           <p className="soft">
             {canGather
               ? 'Tools that take turns on one key stand apart now.'
               : 'Those that take turns on one key are together.'}
           </p>
         </div>
-      </section>
+      </Paper>
       <section className={styles.stripSide} aria-label={name === 'rail' ? 'Tool rail' : 'Button bar'}>
         <StripEditor
           key={name}
@@ -128,28 +133,27 @@ export function ToolsPart({ program, room, keymap, keysOf, actions }: Props) {
       </section>
       <div className={styles.toolSide}>
         {chosen !== null && strip.groups.flat().includes(chosen) && (
-          <section className={styles.chosen} aria-label={nameOf(chosen)}>
+          <Box component="section" sx={{ px: 4, py: 3, background: 'var(--card)' }} aria-label={nameOf(chosen)}>
             <h2>
               <CommandIcon command={chosen} /> {nameOf(chosen)}
             </h2>
-            <p className={styles.chosenBar}>
-              <button type="button" className="word" onClick={() => put(moveTitle, stepButton(strip, chosen, -1))}>
+            <Row gap={1} wraps>
+              <Button variant="text" onClick={() => put(moveTitle, stepButton(strip, chosen, -1))}>
                 Earlier
-              </button>
-              <button type="button" className="word" onClick={() => put(moveTitle, stepButton(strip, chosen, 1))}>
+              </Button>
+              <Button variant="text" onClick={() => put(moveTitle, stepButton(strip, chosen, 1))}>
                 Later
-              </button>
-              <button
-                type="button"
-                className="word"
+              </Button>
+              <Button
+                variant="text"
                 onClick={() => {
                   put(`Take ${nameOf(chosen)} off the ${STRIP_WORDS[name]}`, removeButton(strip, chosen));
                   setChosen(null);
                 }}
               >
                 Take it off
-              </button>
-            </p>
+              </Button>
+            </Row>
             <IconChooser
               key={chosen}
               name={nameOf(chosen)}
@@ -163,7 +167,7 @@ export function ToolsPart({ program, room, keymap, keysOf, actions }: Props) {
                 })
               }
             />
-          </section>
+          </Box>
         )}
         <AddList
           program={program}
@@ -200,44 +204,36 @@ function AddList({ program, strip, name, keysOf, onAdd }: AddProps) {
   const open = program.commands.filter((one) => fitsOn(name, one) && !there.has(one.id));
   const found = open.filter((one) => fold(one.name).includes(fold(words.trim())));
   return (
-    <section className={styles.side} aria-label="To add">
+    <Paper component="section" variant="side" aria-label="To add">
       <h2>
         To add <span className="soft">{open.length}</span>
       </h2>
-      <input
-        type="search"
-        className="find"
-        aria-label={name === 'rail' ? 'Find a tool to add' : 'Find a command to add'}
-        placeholder={name === 'rail' ? 'Find a tool to add' : 'Find a command to add'}
+      <Find
+        label={name === 'rail' ? 'Find a tool to add' : 'Find a command to add'}
         value={words}
-        onChange={(event) => setWords(event.target.value)}
+        onChange={setWords}
       />
       {open.length === 0 && <p className="soft">All tools are on the rail. Take one off and it waits here.</p>}
-      <ul className={styles.lines}>
+      <ul>
         {found.slice(0, MOST_LISTED).map((one) => (
-          <li key={one.id} className={styles.addLine}>
+          <li key={one.id} className={styles.line}>
             <span className={styles.icon}>
               <CommandIcon command={one.id} />
             </span>
-            <span className={styles.lineName}>
-              {one.name}
-              <small className="soft">{pathText(one.path)}</small>
-            </span>
-            <span className={styles.lineKeys}>
-              {keysOf(one.id)
-                .slice(0, 1)
-                .map((chord) => (
-                  <KeyCaps key={chord} chord={chord} />
-                ))}
-            </span>
-            <button type="button" className="word" onClick={() => onAdd(one)}>
+            <LineName name={one.name} under={pathText(one.path)} />
+            {keysOf(one.id)
+              .slice(0, 1)
+              .map((chord) => (
+                <KeyCaps key={chord} chord={chord} />
+              ))}
+            <Button variant="inline" onClick={() => onAdd(one)}>
               Add<span className="hidden"> {one.name}</span>
-            </button>
+            </Button>
           </li>
         ))}
         {found.length > MOST_LISTED && <li className="soft">and {found.length - MOST_LISTED} more; find by name</li>}
         {found.length === 0 && open.length > 0 && <li className="soft">Nothing is called so.</li>}
       </ul>
-    </section>
+    </Paper>
   );
 }

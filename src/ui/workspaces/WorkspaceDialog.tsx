@@ -9,7 +9,6 @@ import type { RoomActions } from '../room/useRoom';
 import { ask, messageOf } from '../shell/api';
 import { useNotice } from '../shell/Notices';
 import { Differences } from './Differences';
-import styles from './workspaces.module.css';
 
 type Props = {
   readonly workspace: WorkspaceSummary;
@@ -55,14 +54,14 @@ export function WorkspaceDialog({ workspace, roomView, nameOf, keymapName, actio
         {workspace.owner && <>{workspace.owner}. </>}
         {parts.map((one) => PART_WORDS[one]).join(', ')} {parts.length === 1 ? 'belongs' : 'belong'} to it.
       </p>
-      <h3 className={styles.dialogHead}>A switch would change</h3>
+      <h3>A switch would change</h3>
       {toHere.length === 0 ? (
         <p className="soft">Nothing: all its parts stand so.</p>
       ) : (
         <Differences differences={toHere} />
       )}
-      <h3 className={styles.dialogHead}>Versions</h3>
-      <ol className={styles.versions}>
+      <h3>Versions</h3>
+      <ol className="ruled">
         {workspace.versions.map((one, i) => {
           const before = workspace.versions[i + 1];
           return (
@@ -77,9 +76,9 @@ export function WorkspaceDialog({ workspace, roomView, nameOf, keymapName, actio
                 <p className="soft">The first.</p>
               )}
               {i > 0 && (
-                <button type="button" className="word" onClick={() => void goBack(one.number)}>
+                <Button variant="text" onClick={() => void goBack(one.number)}>
                   Make version {one.number} what it holds
-                </button>
+                </Button>
               )}
             </li>
           );

@@ -1,5 +1,6 @@
 'use client';
 
+import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { draftOf } from '@/core/keymap/draft';
@@ -8,6 +9,8 @@ import type { KeymapLink, KeymapView, WorkspaceSummary, WorkspacesView } from '@
 import { PART_WORDS, PARTS, type Part } from '@/core/workspace/room';
 import { TroubleDialog } from '../draft/TroubleDialog';
 import { useUndoKeys } from '../draft/useUndoKeys';
+import { Segments } from '../kit/Segments';
+import { replaceAddress } from '../kit/useBackCloses';
 import { ActionsMenu } from '../parts/ActionsMenu';
 import { useKeysOf } from '../parts/useKeysOf';
 import { useStable } from '../parts/useStable';
@@ -58,7 +61,7 @@ export function Workspaces({ given, links, initialShow, initialOpen }: Props) {
   );
   useEffect(() => {
     const query = new URLSearchParams({ show, ...(open === null ? {} : { open }) });
-    window.history.replaceState(null, '', `/workspaces/${programSlug}?${query}`);
+    replaceAddress(`/workspaces/${programSlug}?${query}`);
   }, [show, open, programSlug]);
   const undo = useStable(() => actions.undo());
   const redo = useStable(() => actions.redo());
@@ -87,41 +90,38 @@ export function Workspaces({ given, links, initialShow, initialOpen }: Props) {
           <h1>Workspaces</h1>
           <ActionsMenu
             label={`Program: ${program.name}`}
-            words={`${program.name} ▾`}
+            words={program.name}
             actions={programs.map(([slug, name]) => [name, `/workspaces/${slug}?show=${show}`] as const)}
           />
-          <div className={`segments ${styles.shows}`} role="group" aria-label="What is arranged">
-            {PARTS.map((part) => (
-              <label key={part}>
-                <input type="radio" name="show" checked={part === show} onChange={() => setShow(part)} />
-                {PART_WORDS[part]}
-              </label>
-            ))}
-          </div>
+          <Segments
+            label="What is arranged"
+            hidden
+            value={show}
+            options={PARTS.map((part) => [part, PART_WORDS[part]])}
+            onChange={setShow}
+          />
           <span className="push" />
-          <button
-            type="button"
-            className="word"
+          <Button
+            variant="text"
             aria-disabled={state.cursor === 0}
-            title={state.cursor > 0 ? state.steps[state.cursor - 1] : undefined}
+            data-tip={state.cursor > 0 ? state.steps[state.cursor - 1] : undefined}
             onClick={undo}
           >
             Undo
-          </button>
-          <button
-            type="button"
-            className="word"
+          </Button>
+          <Button
+            variant="text"
             aria-disabled={state.cursor >= state.steps.length}
-            title={state.steps[state.cursor]}
+            data-tip={state.steps[state.cursor]}
             onClick={redo}
           >
             Redo
-          </button>
-          <Link className="word" href={`/tryout/${programSlug}/${view.draft.slug}`} prefetch={false}>
+          </Button>
+          <Button variant="text" component={Link} href={`/tryout/${programSlug}/${view.draft.slug}`} prefetch={false}>
             Try it
-          </Link>
+          </Button>
         </header>
-        <main className={styles.screen}>
+        <main className={`panes ${styles.screen}`}>
           <KeptList
             roomView={roomView}
             programSlug={programSlug}
@@ -131,7 +131,7 @@ export function Workspaces({ given, links, initialShow, initialOpen }: Props) {
             onKeep={() => setAsking('keep')}
             onFactory={() => setAsking('factory')}
           />
-          <div className={styles.part} data-revision={state.revision}>
+          <div className={`panes first ${styles.part}`} data-revision={state.revision}>
             {show === 'panels' && (
               <PanelsPart program={program} room={room} keysOf={keysOf} actions={actions} bench={bench} />
             )}

@@ -18,13 +18,14 @@ import type { ClashIndex } from '@/core/clash/clashIndex';
 import type { Ticket } from '@/core/keymap/ticket';
 import { describeReach } from '@/core/reach/describeReach';
 import { counted } from '@/core/text/sentence';
+import { Disclosure } from '../../kit/Disclosure';
+import { Row } from '../../kit/Row';
 import { KeyCaps } from '../../parts/KeyCaps';
 import { ScreenDialog } from '../../parts/ScreenDialog';
 import { SentenceView } from '../../parts/SentenceView';
 import { useSettings } from '../../shell/SettingsContext';
 import type { DialogProps } from '../BoardDialogs';
 import { Mark } from '../Mark';
-import styles from './dialogs.module.css';
 
 const TITLES: Readonly<Record<Gravity, string>> = {
   wrong: 'Wrong: it can’t work like this',
@@ -63,11 +64,13 @@ export function CheckDialog({ index, draft, advisor, uses, onClose, onOpen, onTi
       {GRAVITIES.map((gravity) => {
         const some = troubles.filter((one) => one.gravity === gravity);
         return some.length === 0 ? null : (
-          <details key={gravity} className={styles.group} data-gravity={gravity} open={gravity !== 'known'}>
-            <summary>
-              {TITLES[gravity]} ({some.length})
-            </summary>
-            <ul className={styles.troubles}>
+          <Disclosure
+            key={gravity}
+            data-gravity={gravity}
+            open={gravity !== 'known'}
+            title={`${TITLES[gravity]} (${some.length})`}
+          >
+            <ul className="ruled">
               {some.slice(0, FIRST).map((trouble) => (
                 <TroubleRow
                   key={`${trouble.command.id} ${trouble.chord} ${trouble.finding.kind}`}
@@ -80,13 +83,12 @@ export function CheckDialog({ index, draft, advisor, uses, onClose, onOpen, onTi
               ))}
               {some.length > FIRST && <li className="soft">and {some.length - FIRST} more</li>}
             </ul>
-          </details>
+          </Disclosure>
         );
       })}
       {far.length > 0 && (
-        <details className={styles.group} data-gravity="far" open={bad === 0}>
-          <summary>Used often, but hard to reach ({far.length})</summary>
-          <ul className={styles.troubles}>
+        <Disclosure data-gravity="far" open={bad === 0} title={`Used often, but hard to reach (${far.length})`}>
+          <ul className="ruled">
             {far.slice(0, FIRST).map((one) => (
               <FarRow
                 key={one.command.id}
@@ -100,7 +102,7 @@ export function CheckDialog({ index, draft, advisor, uses, onClose, onOpen, onTi
             ))}
             {far.length > FIRST && <li className="soft">and {far.length - FIRST} more</li>}
           </ul>
-        </details>
+        </Disclosure>
       )}
     </ScreenDialog>
   );
@@ -118,14 +120,14 @@ function FarRow({ far, advisor, index, busy, onFix, onOpen }: FarProps) {
   const nearer = useMemo(() => nearerKeys(advisor(), index, far), [advisor, index, far]);
   const [why] = nearer?.suggestion.reasons ?? [];
   return (
-    <li data-kind="hard to reach" data-command={far.command.id}>
+    <Row component="li" align="flex-start" gap={3} data-kind="hard to reach" data-command={far.command.id}>
       <Mark state="known" />
       <div>
         <p>
           <strong>{far.command.name}</strong> is on <KeyCaps chord={far.chord} />, used about {Math.round(far.uses)}{' '}
           times a day. {describeReach(far.reach)}
         </p>
-        <div className={styles.fixes}>
+        <Row wraps>
           {nearer && (
             <Button variant="outlined" disabled={busy} onClick={() => onFix(nearer.ticket)}>
               Move it to&nbsp;
@@ -136,9 +138,9 @@ function FarRow({ far, advisor, index, busy, onFix, onOpen }: FarProps) {
           <Button variant="text" onClick={onOpen}>
             Look at {far.command.name}
           </Button>
-        </div>
+        </Row>
       </div>
-    </li>
+    </Row>
   );
 }
 
@@ -153,13 +155,13 @@ function TroubleRow({ trouble, index, busy, onFix, onOpen }: RowProps) {
   const { where } = useSettings();
   const fixes = useMemo(() => fixesFor(trouble, index, where), [trouble, index, where]);
   return (
-    <li data-kind={trouble.finding.kind} data-command={trouble.command.id}>
+    <Row component="li" align="flex-start" gap={3} data-kind={trouble.finding.kind} data-command={trouble.command.id}>
       <Mark state={MARKS[trouble.gravity]} />
       <div>
         <p>
           <SentenceView sentence={describeTrouble(trouble, index, where)} />
         </p>
-        <div className={styles.fixes}>
+        <Row wraps>
           {fixes.map((one) => (
             <Button
               key={`${one.label} ${one.keys ?? ''}`}
@@ -179,8 +181,8 @@ function TroubleRow({ trouble, index, busy, onFix, onOpen }: RowProps) {
           <Button variant="text" onClick={onOpen}>
             Look at {trouble.command.name}
           </Button>
-        </div>
+        </Row>
       </div>
-    </li>
+    </Row>
   );
 }

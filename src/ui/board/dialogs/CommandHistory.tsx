@@ -4,9 +4,9 @@ import Button from '@mui/material/Button';
 import { historyOf } from '@/core/keymap/historyOf';
 import type { Command } from '@/core/program/program';
 import { ChangeLine } from '../../draft/ChangeLine';
+import { Row } from '../../kit/Row';
 import { ScreenDialog } from '../../parts/ScreenDialog';
 import type { DialogProps } from '../BoardDialogs';
-import styles from './dialogs.module.css';
 
 const STATES = { applied: '', undone: 'undone', pulled: 'pulled out' } as const;
 
@@ -19,10 +19,10 @@ export function CommandHistory({ selected, draft, actions, onClose }: DialogProp
       {steps.length === 0 ? (
         <p className="soft">No ticket of the tape touches it. Its keys are as this keymap began.</p>
       ) : (
-        <ol className={styles.versions}>
+        <ol className="ruled">
           {steps.map(({ position, ticket, change, state }) => (
             <li key={position}>
-              <div className={styles.versionHead}>
+              <Row gap={3} wraps>
                 <span className="soft">Ticket {position}</span> <strong>{ticket.title}</strong>
                 <span className="soft">{STATES[state]}</span>
                 <span className="push" />
@@ -31,8 +31,8 @@ export function CommandHistory({ selected, draft, actions, onClose }: DialogProp
                     {position > cursor ? 'Redo to here' : 'Back to here'}
                   </Button>
                 )}
-              </div>
-              <ul className={styles.lines}>
+              </Row>
+              <ul>
                 <ChangeLine name={selected.name} change={change} />
               </ul>
             </li>

@@ -1,15 +1,18 @@
 'use client';
 
+import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { useEffect, useState } from 'react';
 import type { Change } from '@/core/keymap/ticket';
 import { counted } from '@/core/text/sentence';
 import type { KeptVersion } from '@/core/view/views';
 import { ChangeLine } from '../../draft/ChangeLine';
+import { Disclosure } from '../../kit/Disclosure';
+import { Progress } from '../../kit/Progress';
+import { Row } from '../../kit/Row';
 import { ScreenDialog } from '../../parts/ScreenDialog';
 import { ask, messageOf } from '../../shell/api';
 import type { DialogProps } from '../BoardDialogs';
-import styles from './dialogs.module.css';
 
 /** The kept versions of a keymap, what each changed, and going back to one. */
 export function HistoryDialog({ index, draft, onClose, onTicket }: DialogProps) {
@@ -25,12 +28,12 @@ export function HistoryDialog({ index, draft, onClose, onTicket }: DialogProps) 
   const nameOf = (command: string) => index.facts.commands.get(command)?.name ?? command;
   return (
     <ScreenDialog wide title={`Kept versions of ${draft.state.name}`} onClose={onClose}>
-      {problem && <p role="alert">{problem}</p>}
-      {versions === null && !problem && <p className="soft">Looking…</p>}
-      <ol className={styles.versions}>
+      {problem && <Alert severity="error">{problem}</Alert>}
+      {versions === null && !problem && <Progress label="Looking for what was kept" />}
+      <ol className="ruled">
         {versions?.map((version) => (
           <li key={version.number}>
-            <div className={styles.versionHead}>
+            <Row gap={3} wraps>
               <strong>Version {version.number}</strong>
               <span className="soft">
                 {new Date(version.keptAt).toLocaleString('en-US', { dateStyle: 'long', timeStyle: 'short' })} ·{' '}
@@ -48,7 +51,7 @@ export function HistoryDialog({ index, draft, onClose, onTicket }: DialogProps) 
                   Go back to version {version.number}
                 </Button>
               )}
-            </div>
+            </Row>
             <Changes changes={version.changes} nameOf={nameOf} first={version.number === 1} />
           </li>
         ))}
@@ -68,13 +71,12 @@ function Changes({
 }) {
   if (changes.length === 0) return <p className="soft">{first ? 'How it began.' : 'Kept without changes.'}</p>;
   return (
-    <details>
-      <summary>{counted(changes.length, 'change')}</summary>
-      <ul className={styles.lines}>
+    <Disclosure title={counted(changes.length, 'change')}>
+      <ul>
         {changes.slice(0, 200).map((change) => (
           <ChangeLine key={change.command} name={nameOf(change.command)} change={change} />
         ))}
       </ul>
-    </details>
+    </Disclosure>
   );
 }

@@ -1,10 +1,17 @@
 'use client';
 
+import Button from '@mui/material/Button';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import { Fragment, useMemo } from 'react';
 import type { Holder } from '@/core/clash/clashIndex';
 import { DESKTOP_NAMES } from '@/core/desktop/desktopKeys';
 import { type CardRow, keyCard } from '@/core/keyboard/keyCard';
 import { pathText } from '@/core/program/program';
+import { Row } from '../../kit/Row';
 import { KeyCaps } from '../../parts/KeyCaps';
 import { Pin } from '../../parts/Pin';
 import { ScreenDialog } from '../../parts/ScreenDialog';
@@ -32,16 +39,16 @@ export function KeyCardDialog({
   );
   const who = (holders: readonly Holder[], how: string) =>
     holders.map((holder) => (
-      <li key={`${how} ${holder.command.id}`}>
+      <Row key={`${how} ${holder.command.id}`} component="li" wraps>
         <Pin state={pinOfHolder(holder, draft.factory)} />
-        <button type="button" className={styles.link} onClick={() => onOpen(holder.command)}>
+        <Button variant="inline" onClick={() => onOpen(holder.command)}>
           {holder.command.name}
-        </button>
+        </Button>
         <span className="soft">
           {pathText(holder.command.path)} · {contexts.get(holder.command.context)}
           {how}
         </span>
-      </li>
+      </Row>
     ));
   const nothing = (row: CardRow) =>
     row.holders.length + row.held.length + row.begins.length === 0 && row.fixed === null;
@@ -52,29 +59,29 @@ export function KeyCardDialog({
           Prints {legends.join(', ')} ({where.keyboard.name}).
         </p>
       )}
-      <table className={styles.card}>
-        <thead>
-          <tr>
-            <th scope="col">Keys</th>
-            <th scope="col">What they do</th>
-          </tr>
-        </thead>
-        <tbody>
+      <Table>
+        <TableHead>
+          <TableRow>
+            <TableCell>Keys</TableCell>
+            <TableCell>What they do</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {rows.map((row) => (
-            <tr key={row.chord}>
-              <th scope="row">
+            <TableRow key={row.chord}>
+              <TableCell component="th" scope="row" className={styles.keysCell}>
                 <KeyCaps chord={row.chord} />
-              </th>
-              <td>
+              </TableCell>
+              <TableCell>
                 {nothing(row) ? (
-                  <span className={styles.freeRow}>
+                  <Row component="span" gap={3}>
                     <span className="soft">free</span>
                     {selected && (
-                      <button type="button" className={styles.link} onClick={() => onPropose(row.chord)}>
+                      <Button variant="inline" onClick={() => onPropose(row.chord)}>
                         Try it for {selected.name}
-                      </button>
+                      </Button>
                     )}
-                  </span>
+                  </Row>
                 ) : (
                   <ul>
                     {row.fixed !== null && <li className="soft">kept by the program: {row.fixed}</li>}
@@ -87,13 +94,13 @@ export function KeyCardDialog({
                   row.desktop && `${DESKTOP_NAMES[where.desktop]} ${row.desktop}`,
                   row.menu && `opens the menu ${row.menu}`,
                 ].map((words) => (
-                  <Fragment key={words}>{words && <p className={styles.remark}>{words}</p>}</Fragment>
+                  <Fragment key={words}>{words && <p className="soft small">{words}</p>}</Fragment>
                 ))}
-              </td>
-            </tr>
+              </TableCell>
+            </TableRow>
           ))}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
     </ScreenDialog>
   );
 }

@@ -11,9 +11,12 @@ import { MOVES, type Move, type MovedBinding, moveKeyboard } from '@/core/keyboa
 import { type Where, whereOf } from '@/core/keyboard/where';
 import { HANDS } from '@/core/reach/hand';
 import { counted } from '@/core/text/sentence';
+import { Disclosure } from '../../kit/Disclosure';
+import { Picker } from '../../kit/Picker';
+import { Row } from '../../kit/Row';
+import { Segments } from '../../kit/Segments';
 import { KeyCaps } from '../../parts/KeyCaps';
 import { ScreenDialog } from '../../parts/ScreenDialog';
-import { Segments } from '../../parts/Segments';
 import { SentenceView } from '../../parts/SentenceView';
 import { useNotice } from '../../shell/Notices';
 import { useSettings } from '../../shell/SettingsContext';
@@ -70,22 +73,13 @@ export function KeyboardDialog({ index, draft, onClose, onTicket }: DialogProps)
       }
     >
       <div className={styles.keyboardChoice}>
-        <label className={styles.layoutPick}>
-          <strong>Language layout</strong>
-          <select
-            value={choice.layout}
-            onChange={(event) => {
-              const facts = layoutFacts(event.target.value);
-              setChoice({ ...choice, layout: facts.id, shape: facts.shape });
-            }}
-          >
-            {LAYOUTS.map((one) => (
-              <option key={one.id} value={one.id}>
-                {one.name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Picker
+          label="Language layout"
+          value={layout}
+          options={LAYOUTS}
+          wordsOf={(one) => one.name}
+          onChange={({ id, shape }) => setChoice({ ...choice, layout: id, shape })}
+        />
         <Segments
           label="Shape"
           value={choice.shape}
@@ -123,7 +117,7 @@ export function KeyboardDialog({ index, draft, onClose, onTicket }: DialogProps)
         onChange={setMove}
         options={MOVES.map((one) => [one, MOVE_WORDS[one]] as const)}
       />
-      <p className={styles.moveSum} role="status">
+      <p role="status">
         {counted(plan.same, 'key')} stay as they are, {plan.moved.length} change, {plan.troubled.length} want a look.
       </p>
       <MoveList title="Change" rows={plan.moved} index={index} where={to} />
@@ -146,15 +140,12 @@ function MoveList({
 }) {
   if (rows.length === 0) return null;
   return (
-    <details className={styles.group}>
-      <summary>
-        {title} ({rows.length})
-      </summary>
-      <ul className={styles.lines}>
+    <Disclosure title={`${title} (${rows.length})`}>
+      <ul>
         {rows.slice(0, MOST).map((row) => (
-          <li key={`${row.command} ${row.from}`} className={styles.line}>
+          <Row key={`${row.command} ${row.from}`} component="li" wraps>
             <strong>{index.facts.commands.get(row.command)?.name ?? row.command}</strong>
-            <span className={styles.fromTo}>
+            <span className="chords">
               <KeyCaps chord={row.from} />
               {row.to !== row.from && (
                 <>
@@ -167,11 +158,11 @@ function MoveList({
                 <SentenceView sentence={describeFinding(row.troubles[0], row.to, index.keymap, where)} />
               </span>
             )}
-          </li>
+          </Row>
         ))}
         {rows.length > MOST && <li className="soft">and {rows.length - MOST} more</li>}
       </ul>
-    </details>
+    </Disclosure>
   );
 }
 

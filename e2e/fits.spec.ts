@@ -1,0 +1,79 @@
+import { open, still } from './support/browser';
+import { misfits } from './support/misfits';
+import { SCREENS } from './support/screens';
+import { expect, test } from './support/test';
+
+/** The windows people have; the last two are a window of 1280x800 at 200 %, and one of 1280x1024 at 400 %. */
+const WINDOWS = [
+  [1024, 700],
+  [1280, 800],
+  [1920, 1080],
+  [2560, 1440],
+  [640, 400],
+  [320, 256],
+] as const;
+const MAIN = [
+  'Shelf',
+  'Bring in, preview',
+  'Board, keys held',
+  'Wish list, a plan',
+  'Compare',
+  'What the program allows',
+  'Match',
+  'Match, compared',
+  'Match, by concept',
+  'Tryout',
+  'Workspaces, panels',
+  'Workspaces, menus',
+  'Workspaces, tools',
+  'Workspaces, appearance',
+  'Sheets',
+  'Change list',
+];
+
+for (const [name, address, prepare] of SCREENS.filter(([one]) => MAIN.includes(one))) {
+  test(`${name}: fits every window, and 200 and 400 %`, async ({ page }) => {
+    test.setTimeout(90_000);
+    await open(page, address);
+    await prepare?.(page);
+    const bad: string[] = [];
+    for (const [width, height] of WINDOWS) {
+      await page.setViewportSize({ width, height });
+      await still(page);
+      const found = [...(await misfits(page))];
+      // Only a page of one column is scrolled as a whole.
+      const high = await page.evaluate(() => document.documentElement.scrollHeight);
+      if (width >= 1024 && high > height) found.push(`the page is ${high} high`);
+      bad.push(...found.map((one) => `${width}x${height}: ${one}`));
+    }
+    expect(bad).toEqual([]);
+  });
+}
+
+test('bench, keyboard, pool and legend stand whole on the Board at 1280x800, also with what is free', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await open(page, '/board/tarnlight/sheet-retouching/relief');
+  const parts = [
+    page.getByRole('region', { name: 'Bench' }),
+    page.locator('[data-code="Space"]'),
+    page.getByText('Yours to spend:'),
+    page.getByRole('list', { name: 'What the pins mean' }),
+  ];
+  const tape = page.getByRole('region', { name: 'Change tape' });
+  for (const free of [false, true]) {
+    if (free) await page.getByRole('button', { name: 'What is free' }).click();
+    await still(page);
+    const top = (await tape.boundingBox())?.y ?? 0;
+    for (const part of parts) {
+      const box = await part.boundingBox();
+      expect((box?.y ?? 0) + (box?.height ?? 999)).toBeLessThanOrEqual(top);
+    }
+    const { scrollHeight, clientHeight } = await parts[0]!.evaluate((bench) => {
+      const { scrollHeight = 0, clientHeight = 0 } = bench.parentElement ?? {};
+      return { scrollHeight, clientHeight };
+    });
+    expect(scrollHeight).toBeLessThanOrEqual(clientHeight);
+  }
+});

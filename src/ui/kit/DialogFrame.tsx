@@ -1,0 +1,44 @@
+'use client';
+
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import { type FormEventHandler, type ReactNode, useId } from 'react';
+import { useBackCloses } from './useBackCloses';
+
+type Props = {
+  readonly title: ReactNode;
+  readonly width?: 'xs' | 'sm' | 'md' | 'lg';
+  readonly actions: ReactNode;
+  readonly onClose: () => void;
+  /** Makes the whole of it a form. */
+  readonly onSubmit?: FormEventHandler;
+  /** Has its own place in the browser's history, so that back closes it; not where the address says it is open. */
+  readonly ownPlace?: boolean;
+  readonly children: ReactNode;
+};
+
+/** The frame of every dialog. What is longer than the window is scrolled by keyboard as well. */
+export function DialogFrame({ title, width = 'sm', actions, onClose, onSubmit, ownPlace = true, children }: Props) {
+  const id = useId();
+  useBackCloses(ownPlace, onClose);
+  const inside = (
+    <>
+      <DialogTitle id={id}>{title}</DialogTitle>
+      <DialogContent tabIndex={0}>{children}</DialogContent>
+      <DialogActions>{actions}</DialogActions>
+    </>
+  );
+  return (
+    <Dialog open onClose={onClose} aria-labelledby={id} fullWidth maxWidth={width}>
+      {onSubmit ? (
+        <form noValidate onSubmit={onSubmit} style={{ display: 'contents' }}>
+          {inside}
+        </form>
+      ) : (
+        inside
+      )}
+    </Dialog>
+  );
+}

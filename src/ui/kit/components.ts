@@ -1,0 +1,354 @@
+import type { Components, Theme } from '@mui/material/styles';
+import { globalStyles } from './globalStyles';
+import { radius, space, type } from './tokens';
+
+const chosen = { background: 'var(--dark)', color: 'var(--on-dark)' };
+const off = { color: 'var(--soft)', textDecoration: 'none', fontWeight: 400, cursor: 'default' };
+const narrow = '@media (max-width: 40rem)';
+
+/** Every part of MUI that we use, in our look. */
+export const components: Components<Theme> = {
+  MuiCssBaseline: { styleOverrides: globalStyles },
+  MuiButtonBase: { defaultProps: { disableRipple: true } },
+  MuiButton: {
+    defaultProps: { disableElevation: true, size: 'small' },
+    styleOverrides: {
+      root: { padding: space(1, 3), minWidth: 0, fontSize: type(3), lineHeight: 1.45, borderRadius: radius(2) },
+      startIcon: { marginLeft: 0, marginRight: space(1) },
+      endIcon: { marginRight: 0, marginLeft: space(1) },
+    },
+    variants: [
+      {
+        props: { variant: 'contained' },
+        style: {
+          background: 'var(--yours)',
+          color: 'var(--on-yours)',
+          '&:hover': { background: 'var(--yours-deep)' },
+          '&.Mui-disabled': { background: 'var(--key-dim)', color: 'var(--soft)' },
+        },
+      },
+      {
+        props: { variant: 'outlined' },
+        style: {
+          background: 'var(--card)',
+          color: 'var(--text)',
+          borderColor: 'var(--text)',
+          '&:hover': { background: 'var(--field)', borderColor: 'var(--text)' },
+          '&.Mui-disabled': { borderColor: 'var(--line)', color: 'var(--soft)' },
+          '&[aria-pressed="true"]': chosen,
+        },
+      },
+      {
+        props: { variant: 'text' },
+        style: {
+          padding: space(1, 2),
+          color: 'inherit',
+          textAlign: 'left',
+          textDecoration: 'underline',
+          textUnderlineOffset: 3,
+          '&:hover': { background: 'var(--card-2)', textDecoration: 'underline' },
+          '&.Mui-disabled, &[aria-disabled="true"]': off,
+        },
+      },
+      /** Says which one is shown, and opens the list of others. */
+      {
+        props: { variant: 'picker' },
+        style: {
+          padding: space(1, 3),
+          border: '1px solid var(--line)',
+          background: 'var(--card-2)',
+          color: 'var(--text)',
+          fontWeight: 400,
+          textAlign: 'left',
+          '&:hover': { background: 'var(--field)' },
+        },
+      },
+      /** Words within a line that do something. */
+      {
+        props: { variant: 'inline' },
+        style: {
+          minHeight: '1.5rem',
+          padding: 0,
+          color: 'inherit',
+          fontSize: 'inherit',
+          fontWeight: 400,
+          textAlign: 'left',
+          textDecoration: 'underline',
+          textUnderlineOffset: 2,
+          '&:hover': { background: 'none', textDecorationThickness: 2 },
+          '&.Mui-disabled, &[aria-disabled="true"]': off,
+        },
+      },
+      /** A whole line or card that can be chosen. */
+      {
+        props: { variant: 'line' },
+        style: {
+          width: '100%',
+          minHeight: '1.75rem',
+          justifyContent: 'flex-start',
+          gap: space(2),
+          padding: space(1, 2),
+          color: 'inherit',
+          textAlign: 'left',
+          fontWeight: 400,
+          '&:hover': { background: 'var(--card-2)' },
+          '&[aria-pressed="true"], &[aria-current]': chosen,
+          '&[aria-pressed="true"] *, &[aria-current] *': { color: 'inherit' },
+        },
+      },
+    ],
+  },
+  MuiIconButton: {
+    defaultProps: { size: 'small' },
+    styleOverrides: {
+      root: {
+        padding: space(1),
+        minWidth: '1.75rem',
+        minHeight: '1.75rem',
+        color: 'inherit',
+        fontSize: type(4),
+        borderRadius: radius(2),
+        '&:hover': { background: 'var(--key-dim)', color: 'var(--text)' },
+        '&[aria-pressed="true"]': chosen,
+        '&[aria-disabled="true"]': { color: 'var(--soft)', cursor: 'default' },
+      },
+    },
+  },
+  MuiToggleButtonGroup: {
+    defaultProps: { size: 'small' },
+    styleOverrides: {
+      root: {
+        background: 'var(--field)',
+        borderRadius: radius(2),
+        '&:not(.MuiToggleButtonGroup-fullWidth)': { flexWrap: 'wrap' },
+      },
+    },
+  },
+  MuiToggleButton: {
+    styleOverrides: {
+      root: {
+        padding: space(1, 2),
+        minHeight: '1.75rem',
+        color: 'var(--text)',
+        borderColor: 'var(--line)',
+        borderRadius: radius(2),
+        textTransform: 'none',
+        fontWeight: 400,
+        lineHeight: 1.25,
+        fontSize: type(3),
+        '&:hover': { background: 'var(--card-2)' },
+        '&.Mui-selected, &.Mui-selected:hover': chosen,
+      },
+    },
+  },
+  MuiChip: {
+    styleOverrides: {
+      root: {
+        height: 'auto',
+        minHeight: '1.5rem',
+        background: 'var(--card-2)',
+        color: 'var(--text)',
+        border: '1px solid var(--line)',
+        borderRadius: radius(2),
+        fontSize: type(2),
+        '&&:hover, &&.Mui-focusVisible': { background: 'var(--field)' },
+        '&&[aria-pressed="true"]': { ...chosen, borderColor: 'var(--dark)' },
+      },
+      label: { padding: space(0, 2), whiteSpace: 'normal' },
+    },
+    variants: [
+      {
+        // How something stands.
+        props: { color: 'primary' },
+        style: { borderColor: 'var(--yours)', background: 'var(--yours-wash)', color: 'var(--yours-deep)' },
+      },
+    ],
+  },
+  MuiCheckbox: { defaultProps: { size: 'small' }, styleOverrides: { root: tick() } },
+  MuiRadio: { defaultProps: { size: 'small' }, styleOverrides: { root: tick() } },
+  MuiSwitch: { defaultProps: { size: 'small' } },
+  MuiFormControlLabel: {
+    styleOverrides: {
+      root: { margin: 0, gap: space(1), minWidth: 0 },
+      label: { fontSize: 'inherit', lineHeight: 1.3, minWidth: 0 },
+    },
+  },
+  MuiFormLabel: {
+    styleOverrides: {
+      root: {
+        color: 'var(--text)',
+        fontSize: type(3),
+        fontWeight: 700,
+        '&.Mui-focused, &.Mui-error, &.Mui-disabled': { color: 'var(--text)' },
+      },
+    },
+  },
+  // Labels stand above their fields.
+  MuiInputLabel: {
+    styleOverrides: {
+      root: { position: 'static', transform: 'none', maxWidth: 'none', marginBottom: space(1), whiteSpace: 'normal' },
+    },
+  },
+  MuiTextField: { defaultProps: { size: 'small' } },
+  MuiOutlinedInput: {
+    defaultProps: { notched: false },
+    styleOverrides: {
+      root: {
+        borderRadius: radius(2),
+        '&:hover .MuiOutlinedInput-notchedOutline': { borderColor: 'var(--text)' },
+        '&.Mui-focused .MuiOutlinedInput-notchedOutline': { borderColor: 'var(--focus)' },
+        '&.Mui-error .MuiOutlinedInput-notchedOutline': { borderColor: 'var(--wrong)' },
+      },
+      notchedOutline: { borderColor: 'var(--line)', top: 0, '& legend': { display: 'none' } },
+      input: { padding: space(1, 2), height: 'auto', lineHeight: 1.45 },
+      multiline: { padding: space(2) },
+    },
+  },
+  MuiInputBase: {
+    styleOverrides: {
+      root: { color: 'var(--text)', background: 'var(--field)', fontSize: type(3) },
+      input: { '&::placeholder': { color: 'var(--soft)', opacity: 1 } },
+    },
+  },
+  MuiNativeSelect: { styleOverrides: { select: { '& option': { background: 'var(--field)', color: 'var(--text)' } } } },
+  MuiFormHelperText: {
+    styleOverrides: {
+      root: { margin: 0, marginTop: space(1), color: 'var(--soft)', '&.Mui-error': { color: 'var(--wrong)' } },
+    },
+  },
+  MuiSlider: { defaultProps: { size: 'small' }, styleOverrides: { root: { color: 'var(--yours)' } } },
+  MuiLinearProgress: {
+    styleOverrides: {
+      root: { height: 8, borderRadius: radius(1), background: 'var(--card-2)', border: '1px solid var(--line)' },
+      bar: { background: 'var(--yours)' },
+    },
+  },
+  MuiPaper: {
+    styleOverrides: { root: { background: 'var(--card)', color: 'var(--text)', backgroundImage: 'none' } },
+    variants: [
+      {
+        props: { variant: 'card' },
+        style: { borderRadius: radius(3), boxShadow: '0 1px 2px var(--shade)' },
+      },
+      {
+        // The column beside what is worked on.
+        props: { variant: 'side' },
+        style: {
+          position: 'relative',
+          minHeight: 0,
+          overflowY: 'auto',
+          display: 'flex',
+          flexDirection: 'column',
+          gap: space(3),
+          padding: space(4),
+          borderRadius: 0,
+          background: 'var(--side)',
+          borderInline: '1px solid var(--line)',
+          '& > .MuiButton-text': { alignSelf: 'flex-start' },
+        },
+      },
+    ],
+  },
+  MuiDialog: { styleOverrides: { paper: { borderRadius: radius(3), [narrow]: { margin: space(2) } } } },
+  MuiDialogTitle: { styleOverrides: { root: { fontSize: type(4), fontWeight: 700, padding: space(4, 5, 2) } } },
+  MuiDialogContent: { styleOverrides: { root: { padding: space(1, 5, 4), [narrow]: { padding: space(1, 3, 3) } } } },
+  MuiDialogContentText: { styleOverrides: { root: { color: 'var(--text)' } } },
+  MuiDialogActions: { styleOverrides: { root: { padding: space(2, 5, 4), flexWrap: 'wrap' } } },
+  MuiMenuItem: {
+    styleOverrides: {
+      root: {
+        fontSize: type(3),
+        whiteSpace: 'normal',
+        minHeight: '2rem',
+        '&.Mui-selected, &.Mui-selected:hover': { background: 'var(--yours-wash)' },
+        '&.Mui-focusVisible': { background: 'var(--key-dim)' },
+      },
+    },
+  },
+  MuiListSubheader: {
+    styleOverrides: { root: { background: 'inherit', color: 'var(--soft)', lineHeight: '2rem', fontWeight: 700 } },
+  },
+  MuiSnackbarContent: {
+    styleOverrides: {
+      root: { background: 'var(--dark)', color: 'var(--on-dark)', fontSize: type(3), borderRadius: radius(2) },
+    },
+  },
+  MuiAlert: {
+    defaultProps: { icon: false },
+    styleOverrides: {
+      root: {
+        padding: space(1, 3),
+        borderRadius: radius(1),
+        borderLeft: '4px solid var(--yours)',
+        background: 'var(--card)',
+        color: 'var(--text)',
+        fontSize: type(3),
+      },
+      message: { padding: space(1, 0) },
+      action: { padding: 0, marginRight: 0, alignItems: 'center' },
+    },
+    variants: [{ props: { severity: 'error' }, style: { borderLeftColor: 'var(--wrong)' } }],
+  },
+  MuiAccordion: {
+    defaultProps: { disableGutters: true, elevation: 0, square: true },
+    styleOverrides: { root: { background: 'none', '&::before': { display: 'none' } } },
+  },
+  MuiAccordionSummary: {
+    styleOverrides: {
+      root: { padding: 0, minHeight: '1.75rem', fontWeight: 700, flexDirection: 'row-reverse', gap: space(1) },
+      content: { margin: 0 },
+    },
+  },
+  MuiAccordionDetails: { styleOverrides: { root: { padding: space(1, 0, 2) } } },
+  MuiTable: { defaultProps: { size: 'small' } },
+  MuiTableCell: {
+    styleOverrides: {
+      root: {
+        padding: space(1, 3, 1, 0),
+        borderBottom: '1px solid var(--line-soft)',
+        color: 'inherit',
+        fontSize: 'inherit',
+        lineHeight: 1.4,
+        '&:first-of-type': { paddingLeft: space(3) },
+      },
+      head: { color: 'var(--soft)', fontWeight: 400, fontSize: type(2) },
+      stickyHeader: { background: 'var(--card-2)' },
+    },
+  },
+  MuiTabs: {
+    styleOverrides: { root: { minHeight: 0 }, indicator: { background: 'var(--yours)', height: 3 } },
+  },
+  MuiTab: {
+    styleOverrides: {
+      root: {
+        minHeight: 0,
+        minWidth: 0,
+        padding: space(2, 3),
+        color: 'var(--text)',
+        fontSize: type(3),
+        '&.Mui-selected': { color: 'var(--text)', fontWeight: 700 },
+      },
+    },
+  },
+  MuiTooltip: {
+    styleOverrides: {
+      tooltip: {
+        background: 'var(--dark)',
+        color: 'var(--on-dark)',
+        fontSize: type(2),
+        fontWeight: 400,
+        lineHeight: 1.4,
+        maxWidth: '22rem',
+        padding: space(1, 2),
+        borderRadius: radius(1),
+        whiteSpace: 'pre-line',
+      },
+    },
+  },
+  MuiLink: { defaultProps: { color: 'inherit' }, styleOverrides: { root: { textDecorationColor: 'currentColor' } } },
+  MuiStack: { defaultProps: { useFlexGap: true } },
+};
+
+function tick() {
+  return { padding: 0, color: 'var(--soft)', '&.Mui-checked, &.MuiCheckbox-indeterminate': { color: 'var(--yours)' } };
+}

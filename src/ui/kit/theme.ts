@@ -1,0 +1,62 @@
+'use client';
+
+import { createTheme } from '@mui/material/styles';
+import { components } from './components';
+import { LAMP_COLORS } from './lamps';
+import { FACE, RADIUS, SPACE, TYPE, type } from './tokens';
+
+/** A lamp as a color scheme: its own variables, and MUI's palette made of the same colors. */
+function schemeOf(colors: (typeof LAMP_COLORS)[keyof typeof LAMP_COLORS], mode: 'light' | 'dark') {
+  return {
+    ...colors,
+    palette: createTheme({
+      palette: {
+        mode,
+        primary: { main: colors.yours, dark: colors['yours-deep'], contrastText: colors['on-yours'] },
+        error: { main: colors.wrong },
+        text: { primary: colors.text, secondary: colors.soft },
+        divider: colors.line,
+        background: { default: colors.desk, paper: colors.card },
+      },
+    }).palette,
+  };
+}
+
+const text = (size: keyof typeof TYPE) => ({ fontSize: type(size) });
+
+/**
+ * MUI in our look. The lamps are its color schemes: what `data-lamp` says on the root chooses among them by CSS variables
+ * alone, so that a lamp needs no new theme. Sizes, spaces and radii are the tokens, as variables as well.
+ */
+export const theme = createTheme({
+  cssVariables: { cssVarPrefix: '', colorSchemeSelector: 'data-lamp' },
+  colorSchemes: {
+    studio: schemeOf(LAMP_COLORS.studio, 'light'),
+    bright: schemeOf(LAMP_COLORS.bright, 'light'),
+    dim: schemeOf(LAMP_COLORS.dim, 'dark'),
+    contrast: schemeOf(LAMP_COLORS.contrast, 'light'),
+  },
+  defaultColorScheme: 'studio',
+  type: TYPE,
+  space: SPACE,
+  radius: RADIUS,
+  face: FACE,
+  spacing: (n: number) => (n in SPACE ? `var(--space-${n})` : `calc(${n} * var(--space-1))`),
+  shape: { borderRadius: RADIUS[2] },
+  typography: {
+    fontFamily: 'inherit',
+    fontSize: 14,
+    h1: { ...text(4), fontWeight: 700, lineHeight: 1.3 },
+    h2: { ...text(5), fontWeight: 700, lineHeight: 1.2 },
+    h3: { ...text(4), fontWeight: 700, lineHeight: 1.25 },
+    body1: { ...text(3), lineHeight: 1.4 },
+    body2: { ...text(2), lineHeight: 1.4 },
+    caption: { ...text(2), lineHeight: 1.4, color: 'var(--soft)' },
+    button: { ...text(3), textTransform: 'none', fontWeight: 700, lineHeight: 1.45 },
+  },
+  transitions: {
+    duration: { enteringScreen: 150, leavingScreen: 100, shortest: 100, shorter: 120, short: 150, standard: 150 },
+  },
+  focusVisible: { outlineWidth: 3, outlineOffset: 2, outlineColor: 'var(--focus)' },
+  components,
+});
