@@ -28,7 +28,7 @@ import {
 } from './useCases/editKeymap';
 import { editProgram, loadProgramView, undoProgramStep } from './useCases/editProgram';
 import { deriveKeymap, loadMatch, saveDerivation, savePlan, sayCounterpart } from './useCases/match';
-import { loadHistory, loadKeymapView, loadShelf } from './useCases/screens';
+import { listLinks, loadHistory, loadKeymapView, loadNames, loadShelf } from './useCases/screens';
 
 const folder = mkdtempSync(join(tmpdir(), 'gray-pin-'));
 beforeAll(() => {
@@ -305,6 +305,20 @@ describe('bringing in', () => {
     expect(toProgramFile(read)).toEqual(file);
     const again = await bringIn(read);
     expect(await exportProgram(again)).toEqual(file);
+  });
+
+  it('tells two programs of one name apart, on the Shelf, in the pickers and in the titles of pages', async () => {
+    const { slug } = await fresh();
+    const again = await bringIn(readProgramFile(JSON.stringify(await exportProgram(slug))));
+    const own = (await loadShelf()).filter((one) => one.slug === slug || one.slug === again);
+    expect(new Set(own.map((one) => one.name)).size).toBe(1);
+    const labels = own.map((one) => one.label);
+    expect(new Set(labels).size).toBe(2);
+    const links = (await listLinks()).filter((one) => one.program === again);
+    expect(new Set(links.map((one) => one.programName))).toEqual(
+      new Set([own.find((one) => one.slug === again)?.label]),
+    );
+    expect(await loadNames(again, null)).toEqual([own.find((one) => one.slug === again)?.label]);
   });
 
   it('recognizes files by content and refuses bad ones in words', () => {

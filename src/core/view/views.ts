@@ -93,6 +93,8 @@ export type KeymapSummary = {
 export type ProgramSummary = {
   readonly slug: string;
   readonly name: string;
+  /** What it is called among the others. */
+  readonly label: string;
   readonly version: string;
   readonly commands: number;
   readonly putAway: boolean;
@@ -193,6 +195,7 @@ export type SheetsView = {
 /** A keymap that can be switched to, by its address. */
 export type KeymapLink = {
   readonly program: string;
+  /** What the program is called among the others. */
   readonly programName: string;
   readonly keymap: string;
   readonly name: string;

@@ -7,6 +7,7 @@ import {
   type Program,
   type Rules,
 } from '../../core/program/program';
+import { tellApart } from '../../core/program/tellApart';
 import { slugs } from '../../core/text/slug';
 import { Problem } from '../../schemas/problem';
 import { change, insert, insertMany, select } from './rows';
@@ -25,6 +26,15 @@ export type StoredProgram = {
 export function listPrograms(): Promise<ProgramRow[]> {
   return select<ProgramRow>(`SELECT * FROM programs ORDER BY put_away_at IS NOT NULL,
      (SELECT max(last_used_at) FROM keymaps WHERE program_id = programs.id) DESC NULLS LAST, name`);
+}
+
+/** What each program on the Shelf is called among the others, by its address. */
+export async function programLabels(): Promise<ReadonlyMap<string, string>> {
+  const rows = await select<{ slug: string; name: string; version: string | null }>(
+    `SELECT slug, name, (SELECT label FROM versions WHERE program_id = programs.id ORDER BY id DESC LIMIT 1) AS version
+     FROM programs WHERE put_away_at IS NULL ORDER BY id`,
+  );
+  return tellApart(rows.map((one) => ({ ...one, version: one.version ?? '' })));
 }
 
 /** A program by its address; @throws Problem when there is none. */

@@ -14,7 +14,7 @@ import {
   loadTape,
   updateKeymap,
 } from '../repositories/keymaps';
-import { findProgram, listPrograms, loadProgram, type ProgramRow } from '../repositories/programs';
+import { findProgram, listPrograms, loadProgram, type ProgramRow, programLabels } from '../repositories/programs';
 import { select } from '../repositories/rows';
 import { draftState, factoryOf } from './editKeymap';
 import { loadSettings } from './settings';
@@ -22,6 +22,7 @@ import { loadSettings } from './settings';
 /** Everything on the Shelf. */
 export const loadShelf = ofOneMoment(async function loadShelf(): Promise<ProgramSummary[]> {
   const programs = await listPrograms();
+  const labels = await programLabels();
   const { person } = await loadSettings();
   return Promise.all(
     programs.map(async (program): Promise<ProgramSummary> => {
@@ -38,6 +39,7 @@ export const loadShelf = ofOneMoment(async function loadShelf(): Promise<Program
       return {
         slug: program.slug,
         name: program.name,
+        label: labels.get(program.slug) ?? program.name,
         version: count?.label ?? '',
         commands: count?.n ?? 0,
         putAway: program.put_away_at !== null,
@@ -78,12 +80,19 @@ async function keymapSummary(row: KeymapRow): Promise<KeymapSummary> {
 /** Every keymap that is not put away, for the pickers; those of who sits here before other people's. */
 export async function listLinks(): Promise<KeymapLink[]> {
   const { person } = await loadSettings();
+  const labels = await programLabels();
   return select<{ program: string; programName: string; keymap: string; name: string; owner: string; factory: number }>(
     `SELECT p.slug AS program, p.name AS programName, k.slug AS keymap, k.name, k.owner, k.factory FROM keymaps k
      JOIN programs p ON p.id = k.program_id WHERE p.put_away_at IS NULL AND k.put_away_at IS NULL
      ORDER BY p.name, k.factory DESC, (:person = '' OR k.owner = :person) DESC, k.id`,
     { person },
-  ).then((rows) => rows.map((row) => ({ ...row, factory: row.factory === 1 })));
+  ).then((rows) =>
+    rows.map((row) => ({
+      ...row,
+      programName: labels.get(row.program) ?? row.programName,
+      factory: row.factory === 1,
+    })),
+  );
 }
 
 /**
@@ -117,7 +126,8 @@ export const loadNames = ofOneMoment(async function loadNames(
   const program = await orMissing(findProgram(programSlug));
   if (!program) return [];
   const keymap = keymapSlug === null ? null : await orMissing(findKeymap(program.id, keymapSlug));
-  return keymap ? [program.name, keymap.name] : [program.name];
+  const label = (await programLabels()).get(programSlug) ?? program.name;
+  return keymap ? [label, keymap.name] : [label];
 });
 
 /** Loads a keymap by its number. @throws Problem when there is none. */

@@ -54,7 +54,8 @@ export function ChangeList({ given, links }: Props) {
       <header className="bar">
         <h1>Change list</h1>
         <KeymapPicker
-          label={`${program.name} · ${draft.name}`}
+          programName={program.name}
+          label={draft.name}
           links={links}
           program={programSlug}
           keymap={draft.slug}

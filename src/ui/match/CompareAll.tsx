@@ -76,10 +76,10 @@ export function CompareAll({ all, links, initialShown }: Props) {
             const command = facts.commands.get(id);
             return command ? usesOf(command, told) : 0;
           },
-          name: `${view.program.name} · ${view.draft.name}`,
+          name: `${programIn(links, view)} · ${view.draft.name}`,
         };
       }),
-    [views, all.uses],
+    [views, all.uses, links],
   );
   const ground = useMemo(
     (): CompareGround => ({ sides: views.map((view) => sideOf(view, draftOf(view))), programNames }),
@@ -105,7 +105,8 @@ export function CompareAll({ all, links, initialShown }: Props) {
           <Row key={addresses[i]} component="span" gap={0}>
             <KeymapPicker
               says={`Keymap ${i + 1}`}
-              label={name}
+              label={view.draft.name}
+              programName={view.program.name}
               links={links}
               program={view.programSlug}
               keymap={view.draft.slug}
@@ -161,6 +162,10 @@ export function CompareAll({ all, links, initialShown }: Props) {
     </div>
   );
 }
+
+/** What the program of a keymap is called among the others. */
+const programIn = (links: readonly KeymapLink[], { programSlug, program }: KeymapView): string =>
+  links.find((one) => one.program === programSlug)?.programName ?? program.name;
 
 /** The pairs of two of the compared, the one worked in first. */
 export function pairsFor(between: readonly PairsBetween[], knows: number, works: number): readonly CommandPair[] {

@@ -177,7 +177,8 @@ export function Match({ match, links, initialShown }: Props) {
         <span className="soft">make</span>
         <KeymapPicker
           says="The keymap that is to change"
-          label={`${program.name} · ${state.name}`}
+          programName={program.name}
+          label={state.name}
           links={links}
           program={programSlug}
           keymap={state.slug}
@@ -186,7 +187,8 @@ export function Match({ match, links, initialShown }: Props) {
         <span className="soft">feel like</span>
         <KeymapPicker
           says="The keymap it is to feel like"
-          label={there}
+          programName={theirs.program.name}
+          label={their.state.name}
           links={links.filter((one) => one.program !== programSlug)}
           program={theirs.programSlug}
           keymap={their.state.slug}

@@ -78,7 +78,8 @@ export function Sheets({ given, links, initial, today }: Props) {
       <header className="bar">
         <h1>Sheets</h1>
         <KeymapPicker
-          label={`${program.name} · ${draft.name}`}
+          programName={program.name}
+          label={draft.name}
           links={links}
           program={programSlug}
           keymap={draft.slug}

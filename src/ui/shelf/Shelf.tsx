@@ -105,13 +105,13 @@ export function Shelf({ programs, at }: { programs: readonly ProgramSummary[]; a
               aria-labelledby={`${program.slug}-name`}
             >
               <Row className={styles.programHead} wraps gap={3} align="baseline">
-                <h2 id={`${program.slug}-name`}>{program.name}</h2>
+                <h2 id={`${program.slug}-name`}>{program.label}</h2>
                 <span className="soft">
                   version {program.version} · {counted(program.commands, 'command')}
                 </span>
                 <span className="push" />
                 <ActionsMenu
-                  label={`More for ${program.name}`}
+                  label={`More for ${program.label}`}
                   actions={[
                     ['Export as a file', `/api/programs/${program.slug}/file`],
                     [`What ${program.name} allows…`, `/shelf/allows/${program.slug}`],
@@ -227,7 +227,7 @@ function KeymapCard({ program, keymap, onDuplicate, onRename, onPutAway }: CardP
           Open
         </Button>
         <ActionsMenu
-          label={`More for ${keymap.name} of ${program.name}`}
+          label={`More for ${keymap.name} of ${program.label}`}
           actions={[
             ['Print a sheet', `/sheets/${address}`],
             ['Compare…', `/shelf/compare/${program.slug}?left=${keymap.slug}`],

@@ -234,7 +234,8 @@ function TryoutScreen({ view, links, hook }: Props & { hook: RoomHook }) {
       <header className="bar">
         <h1>Tryout</h1>
         <KeymapPicker
-          label={`${program.name} · ${view.draft.name}`}
+          programName={program.name}
+          label={view.draft.name}
           links={links}
           program={programSlug}
           keymap={view.draft.slug}
