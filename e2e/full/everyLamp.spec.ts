@@ -5,7 +5,7 @@ import { SCREENS } from '../support/screens';
 import { test } from '../support/test';
 
 for (const [name, address, prepare] of SCREENS) {
-  test(`${name}: accessible in every lamp`, async ({ page }) => {
+  test(`${name}: accessible in every lamp, and in colors of one's own`, async ({ page }) => {
     test.setTimeout(150_000);
     await open(page, address);
     await prepare?.(page);
@@ -16,5 +16,8 @@ for (const [name, address, prepare] of SCREENS) {
       await still(page);
       await expectAccessible(page, lamp);
     }
+    await page.emulateMedia({ forcedColors: 'active' });
+    await still(page);
+    await expectAccessible(page, 'forced colors');
   });
 }

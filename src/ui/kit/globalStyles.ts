@@ -3,6 +3,14 @@ import { radius, space, type } from './tokens';
 
 /** A phone, or a window at 200 or 400 %: one column, which the page scrolls. */
 const narrow = '@media (max-width: 48rem), (max-height: 30rem)';
+/** What is pressed, chosen or open; in forced colors all of it looks so. */
+const CHOSEN = [
+  '[aria-pressed="true"]',
+  '[aria-selected="true"]',
+  '[aria-current]',
+  '[role="menuitem"][aria-expanded="true"]',
+  '.Mui-selected',
+];
 const chosenWithoutColor = {
   forcedColorAdjust: 'none',
   background: 'Highlight !important',
@@ -129,7 +137,8 @@ export const globalStyles: CSSObject = {
     '*, *::before, *::after': { animation: 'none !important', transition: 'none !important' },
   },
   '@media (forced-colors: active)': {
-    '[aria-pressed="true"], [aria-selected="true"], [aria-current], .Mui-selected': chosenWithoutColor,
+    [CHOSEN.join()]: chosenWithoutColor,
+    [CHOSEN.map((one) => `${one} *`).join()]: { color: 'HighlightText !important' },
   },
   '@media print': {
     'html, body': { overflow: 'visible', background: '#fff', height: 'auto' },
