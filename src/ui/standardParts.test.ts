@@ -11,7 +11,7 @@ const named = (end: string): string[] =>
 const read = (name: string): string => readFileSync(join(ui, name), 'utf8');
 const lineOf = (text: string, at: number): number => text.slice(0, at).split('\n').length;
 
-/** Ours to draw: the keyboard, what is pressed into, the drawn window and its panels. All else is built of standard parts. */
+/** Ours to draw: the keyboard, what is pressed into, the tape, the drawn window and its panels. All else is built of standard parts. */
 const HEART = [
   'board/KeyboardView.tsx',
   'board/Capture.tsx',

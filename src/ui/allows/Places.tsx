@@ -45,7 +45,12 @@ export function Places({
       <p className="soft">A place lies in another: what is heard everywhere is heard over the canvas, too.</p>
       <Stack component="ul" spacing={1}>
         {ordered.map((context) => (
-          <Row key={context.id} component="li" wraps sx={{ marginLeft: `calc(var(--space-5) * ${depthOf(context)})` }}>
+          <Row
+            key={context.id}
+            component="li"
+            wraps
+            style={{ marginLeft: `calc(var(--space-5) * ${depthOf(context)})` }}
+          >
             <TextField
               key={context.name}
               defaultValue={context.name}

@@ -2,19 +2,19 @@
 
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
-import Stack from '@mui/material/Stack';
 import { StickyNote, X } from 'lucide-react';
-import { type RefObject, useState } from 'react';
+import { memo, type RefObject, useState } from 'react';
 import { describeReason, shortReason } from '@/core/advice/describeReason';
 import type { Suggestion } from '@/core/advice/suggest';
 import type { ChordText } from '@/core/chord/chord';
 import type { Choice } from '@/core/clash/choices';
 import type { Judged } from '@/core/clash/judge';
 import type { Binding } from '@/core/keymap/keymap';
-import { type Command, EVERYWHERE, pathText } from '@/core/program/program';
+import { type Command, type CommandId, EVERYWHERE, pathText } from '@/core/program/program';
 import { compareReach, describeReach } from '@/core/reach/describeReach';
 import type { Reach, ReachOf } from '@/core/reach/reachOf';
 import { listed, plainWords, type Sentence } from '@/core/text/sentence';
+import { Column } from '../kit/Column';
 import { IconAction } from '../kit/IconAction';
 import { Row } from '../kit/Row';
 import { Tick } from '../kit/Tick';
@@ -78,7 +78,7 @@ export function Bench(props: Props) {
   return (
     <section className={`panes card ${styles.bench}`} aria-label="Bench">
       <About {...props} command={command} />
-      <Stack className={styles.work} spacing={2}>
+      <Column className={styles.work} gap={2}>
         {props.loss && (
           <p className={styles.loss}>
             {props.loss.to} took the keys of <strong>{command.name}</strong>. Press another for it, or{' '}
@@ -118,26 +118,32 @@ export function Bench(props: Props) {
         </div>
         {props.compared !== null && <Compared {...props} chord={props.compared} />}
         {judged && <Choices {...props} judged={judged} />}
-        {props.best.length > 0 && (
-          <Row wraps className={styles.near} data-best-for={command.id}>
-            <span className="soft">Best to have:</span>
-            {props.best.map((one) => (
-              <Button
-                key={one.chord}
-                variant="picker"
-                data-tip={plainWords(suggestionWords(one))}
-                onClick={() => props.onPropose(one.chord)}
-              >
-                <KeyCaps chord={one.chord} />
-                <span>{reasonShown(one)}</span>
-              </Button>
-            ))}
-          </Row>
-        )}
-      </Stack>
+        <Best of={command.id} best={props.best} onPropose={props.onPropose} />
+      </Column>
     </section>
   );
 }
+
+/** The best keys that could be had; they are the same whatever is pressed. */
+const Best = memo(function Best({ of, best, onPropose }: Pick<Props, 'best' | 'onPropose'> & { of: CommandId }) {
+  if (best.length === 0) return null;
+  return (
+    <Row wraps className={styles.near} data-best-for={of}>
+      <span className="soft">Best to have:</span>
+      {best.map((one) => (
+        <Button
+          key={one.chord}
+          variant="picker"
+          data-tip={plainWords(suggestionWords(one))}
+          onClick={() => onPropose(one.chord)}
+        >
+          <KeyCaps chord={one.chord} />
+          <span>{reasonShown(one)}</span>
+        </Button>
+      ))}
+    </Row>
+  );
+});
 
 /** How the keys asked about are reached, and how that compares with what the command has or could have. */
 function Compared({ chord, reach, ownKeys, best }: Props & { chord: ChordText }) {

@@ -38,7 +38,7 @@ export function FilterLists({ program, filter, counts, onChange, anchor, onClose
       anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
       slotProps={{ paper: { role: 'dialog', 'aria-label': 'Filter by kind, menu, place and reach' } }}
     >
-      <Row wraps gap={5} align="flex-start" sx={{ p: 4 }}>
+      <Row wraps gap={5} align="flex-start" style={{ padding: 'var(--space-4)' }}>
         <Ticks
           label="Reach"
           all={REACH.map(([mark, words]) => [mark, `${words} (${counts[mark]})`])}

@@ -43,7 +43,7 @@ import { KeyCaps } from '../parts/KeyCaps';
 import { Pin, type PinState } from '../parts/Pin';
 import { useSettings } from '../shell/SettingsContext';
 import styles from './board.module.css';
-import { FilterMenu } from './FilterMenu';
+import { type Filtering, FilterMenu } from './FilterMenu';
 import { useSearchIndex } from './useSearchIndex';
 
 type Props = {
@@ -238,11 +238,6 @@ export const Finder = memo(function Finder(props: Props) {
     setFilter(NO_FILTER);
     inputRef.current?.focus();
   };
-  const toggle = (mark: Mark): void =>
-    setFilter((now) => ({
-      ...now,
-      marks: now.marks.includes(mark) ? now.marks.filter((one) => one !== mark) : [...now.marks, mark],
-    }));
   return (
     <section className={styles.finder} aria-label="Find a command">
       <OutlinedInput
@@ -282,20 +277,7 @@ export const Finder = memo(function Finder(props: Props) {
           />
         }
       />
-      <Row wraps gap={1} role="group" aria-label="Show">
-        <FilterChip pressed={countOn(filter) === 0} onClick={() => setFilter(NO_FILTER)}>
-          All {commands.length}
-        </FilterChip>
-        {MARKS.filter(
-          (mark) =>
-            ALWAYS.includes(mark) || filter.marks.includes(mark) || (counts[mark] > 0 && !BY_REACH.includes(mark)),
-        ).map((mark) => (
-          <FilterChip key={mark} pressed={filter.marks.includes(mark)} onClick={() => toggle(mark)}>
-            {LABELS[mark]} {counts[mark]}
-          </FilterChip>
-        ))}
-        <FilterMenu program={index.facts.program} filter={filter} counts={counts} onChange={setFilter} />
-      </Row>
+      <Filters program={index.facts.program} filter={filter} counts={counts} onChange={setFilter} />
       <p className="hidden" role="status">
         {shown.length} commands
       </p>
@@ -352,6 +334,31 @@ export const Finder = memo(function Finder(props: Props) {
         </div>
       )}
     </section>
+  );
+});
+
+/** The filters that are one press away, each with how many it leaves; drawn anew only when these change. */
+const Filters = memo(function Filters({ program, filter, counts, onChange }: Filtering) {
+  const toggle = (mark: Mark): void =>
+    onChange({
+      ...filter,
+      marks: filter.marks.includes(mark) ? filter.marks.filter((one) => one !== mark) : [...filter.marks, mark],
+    });
+  return (
+    <Row wraps gap={1} role="group" aria-label="Show">
+      <FilterChip pressed={countOn(filter) === 0} onClick={() => onChange(NO_FILTER)}>
+        All {program.commands.length}
+      </FilterChip>
+      {MARKS.filter(
+        (mark) =>
+          ALWAYS.includes(mark) || filter.marks.includes(mark) || (counts[mark] > 0 && !BY_REACH.includes(mark)),
+      ).map((mark) => (
+        <FilterChip key={mark} pressed={filter.marks.includes(mark)} onClick={() => toggle(mark)}>
+          {LABELS[mark]} {counts[mark]}
+        </FilterChip>
+      ))}
+      <FilterMenu program={program} filter={filter} counts={counts} onChange={onChange} />
+    </Row>
   );
 });
 

@@ -1,8 +1,6 @@
 'use client';
 
-import Button from '@mui/material/Button';
-import Stack from '@mui/material/Stack';
-import { ListX, Redo2, Undo2 } from 'lucide-react';
+import { ListX, type LucideIcon, Redo2, Undo2 } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import type { Draft } from '@/core/keymap/draft';
@@ -11,7 +9,7 @@ import { goneFrom } from '@/core/keymap/pullTicket';
 import type { Ticket } from '@/core/keymap/ticket';
 import type { Command } from '@/core/program/program';
 import { counted } from '@/core/text/sentence';
-import { IconAction } from '../kit/IconAction';
+import { Column } from '../kit/Column';
 import { KeyCaps } from '../parts/KeyCaps';
 import { ChangeLine, markWords } from './ChangeLine';
 import styles from './tape.module.css';
@@ -40,11 +38,11 @@ export const Tape = memo(function Tape({ draft, nameOf, onOpen, onGoTo, onPull }
   }, [state.cursor, tape.length]);
   return (
     <section className={`${styles.tape} no-print`} aria-label="Change tape">
-      <Stack className={styles.tapeTitle}>
+      <Column gap={0} className={styles.tapeTitle}>
         <span>Change tape</span>
         <strong>{counted(state.cursor, 'ticket')}</strong>
         {tape.length > state.cursor && <span className="soft">{tape.length - state.cursor} undone</span>}
-      </Stack>
+      </Column>
       {tape.length === 0 ? (
         <p className={styles.tapeEmpty}>
           Every change you make lands here as a ticket, stored at once. Undo takes the last one back.
@@ -70,14 +68,14 @@ export const Tape = memo(function Tape({ draft, nameOf, onOpen, onGoTo, onPull }
                 <TicketView ticket={ticket} nameOf={nameOf} onOpen={onOpen} onLines={setOpened} />
                 <span className={styles.jumps}>
                   {position !== state.cursor && (
-                    <IconAction
+                    <Jump
                       icon={position > state.cursor ? Redo2 : Undo2}
                       label={`${position > state.cursor ? 'Redo to here' : 'Back to here'} (${ticket.title})`}
                       onClick={() => onGoTo(position)}
                     />
                   )}
                   {position <= state.cursor && !gone.has(position) && (
-                    <IconAction icon={ListX} label={`Pull out (${ticket.title})`} onClick={() => onPull(position)} />
+                    <Jump icon={ListX} label={`Pull out (${ticket.title})`} onClick={() => onPull(position)} />
                   )}
                 </span>
               </li>
@@ -117,9 +115,9 @@ function TicketView({
   if (ticket.changes.length >= MANY) {
     return (
       <>
-        <Button variant="inline" onClick={() => onLines(ticket)}>
+        <button type="button" className={styles.ticketName} onClick={() => onLines(ticket)}>
           {ticket.title}
-        </Button>
+        </button>
         <span className={styles.ticketKeys}>
           <span className="soft">
             {nameOf(first.command)}, {rest[0] && nameOf(rest[0].command)} and {rest.length - 1} more
@@ -130,9 +128,9 @@ function TicketView({
   }
   return (
     <>
-      <Button variant="inline" onClick={() => onOpen(first.command)}>
+      <button type="button" className={styles.ticketName} onClick={() => onOpen(first.command)}>
         {ticket.title}
-      </Button>
+      </button>
       <span className={styles.ticketKeys}>
         {sameKeys(first.before, first.after) ? (
           <span className="soft">{markWords(first)}</span>
@@ -159,5 +157,14 @@ function TicketView({
         )}
       </span>
     </>
+  );
+}
+
+/** A way along the tape, or out of it; there are many, so that they are as plain as the tape they are drawn on. */
+export function Jump({ icon: Icon, label, onClick }: { icon: LucideIcon; label: string; onClick: () => void }) {
+  return (
+    <button type="button" className={styles.jump} aria-label={label} data-tip={label} onClick={onClick}>
+      <Icon size={17} strokeWidth={1.75} aria-hidden />
+    </button>
   );
 }

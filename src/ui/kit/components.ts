@@ -1,5 +1,4 @@
 import type { Components, Theme } from '@mui/material/styles';
-import { globalStyles } from './globalStyles';
 import { radius, space, type } from './tokens';
 
 const chosen = { background: 'var(--dark)', color: 'var(--on-dark)' };
@@ -8,7 +7,6 @@ const narrow = '@media (max-width: 40rem)';
 
 /** Every part of MUI that we use, in our look. */
 export const components: Components<Theme> = {
-  MuiCssBaseline: { styleOverrides: globalStyles },
   MuiButtonBase: { defaultProps: { disableRipple: true } },
   MuiButton: {
     defaultProps: { disableElevation: true, size: 'small' },
@@ -205,6 +203,8 @@ export const components: Components<Theme> = {
     },
   },
   MuiInputBase: {
+    // Nothing here is filled in by a browser.
+    defaultProps: { disableInjectingGlobalStyles: true },
     styleOverrides: {
       root: { color: 'var(--text)', background: 'var(--field)', fontSize: type(3) },
       input: { '&::placeholder': { color: 'var(--soft)', opacity: 1 } },

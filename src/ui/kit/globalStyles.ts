@@ -17,9 +17,14 @@ const chosenWithoutColor = {
   color: 'HighlightText !important',
 };
 
-/** What holds for every page: the page itself, the frame of the screens, and a few words used everywhere. */
+/**
+ * What holds for every page: the page itself, the frame of the screens, and a few words used everywhere. The words have no
+ * weight of their own (`:where`), so that a stylesheet goes before them.
+ */
 export const globalStyles: CSSObject = {
+  '*, *::before, *::after': { boxSizing: 'border-box' },
   'html, body': { height: '100%', margin: 0 },
+  html: { textSizeAdjust: '100%' },
   'html[data-text="large"]': { fontSize: '112.5%' },
   'html[data-text="largest"]': { fontSize: '125%' },
   body: {
@@ -30,8 +35,8 @@ export const globalStyles: CSSObject = {
     fontSize: type(3),
     lineHeight: 1.4,
   },
-  'h1, h2, h3, p, ul, ol, dl, dd, figure, fieldset, legend': { margin: 0, padding: 0 },
-  'ul, ol': { listStyle: 'none' },
+  ':where(h1, h2, h3, p, ul, ol, dl, dd, figure, fieldset, legend)': { margin: 0, padding: 0 },
+  ':where(ul, ol)': { listStyle: 'none' },
   fieldset: { border: 0, minWidth: 0 },
   legend: { fontWeight: 700 },
   h1: { fontSize: type(4) },
@@ -41,7 +46,7 @@ export const globalStyles: CSSObject = {
   a: { color: 'inherit' },
   'button, input': { font: 'inherit', color: 'inherit' },
   ':focus-visible': { outline: '3px solid var(--focus)', outlineOffset: 2 },
-  '.hidden': {
+  ':where(.hidden)': {
     position: 'absolute',
     width: 1,
     height: 1,
@@ -49,17 +54,21 @@ export const globalStyles: CSSObject = {
     clipPath: 'inset(50%)',
     whiteSpace: 'nowrap',
   },
-  '.soft': { color: 'var(--soft)' },
-  '.small': { fontSize: type(2) },
-  '.push': { flex: 1 },
-  '.problem': { color: 'var(--wrong)' },
-  '.empty': { padding: space(5), textAlign: 'center', color: 'var(--soft)' },
-  '.card': { background: 'var(--card)', borderRadius: radius(3), boxShadow: '0 1px 2px var(--shade)' },
-  '.pin': { flex: 'none', display: 'block' },
-  '.keys': { fontFamily: 'var(--face-keys)' },
-  '.ruled > li': { padding: space(2, 0), borderBottom: '1px solid var(--line-soft)' },
-  '.scrolls': { position: 'relative', minHeight: 0, overflow: 'auto' },
-  '.chords': { display: 'inline-flex', flexWrap: 'wrap', alignItems: 'center', gap: space(1) },
+  ':where(.soft)': { color: 'var(--soft)' },
+  ':where(.small)': { fontSize: type(2) },
+  ':where(.push)': { flex: 1 },
+  ':where(.problem)': { color: 'var(--wrong)' },
+  ':where(.empty)': { padding: space(5), textAlign: 'center', color: 'var(--soft)' },
+  ':where(.card)': { background: 'var(--card)', borderRadius: radius(3), boxShadow: '0 1px 2px var(--shade)' },
+  ':where(.pin)': { flex: 'none', display: 'block' },
+  ':where(.keys)': { fontFamily: 'var(--face-keys)' },
+  ':where(.row)': { display: 'flex', alignItems: 'center' },
+  ':where(.column)': { flexDirection: 'column' },
+  ':where(.row-wraps)': { flexWrap: 'wrap' },
+  ':where(.row-apart)': { justifyContent: 'space-between' },
+  ':where(.ruled > li)': { padding: space(2, 0), borderBottom: '1px solid var(--line-soft)' },
+  ':where(.scrolls)': { position: 'relative', minHeight: 0, overflow: 'auto' },
+  ':where(.chords)': { display: 'inline-flex', flexWrap: 'wrap', alignItems: 'center', gap: space(1) },
 
   '.shell': { display: 'grid', gridTemplateColumns: '4.6rem minmax(0, 1fr)', height: '100vh' },
   '.rail': {

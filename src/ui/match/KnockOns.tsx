@@ -7,6 +7,7 @@ import type { ChordText } from '@/core/chord/chord';
 import type { CommandId } from '@/core/program/program';
 import { counted } from '@/core/text/sentence';
 import type { KnockOn } from '@/core/transfer/transferTypes';
+import { Column } from '../kit/Column';
 import { Row } from '../kit/Row';
 import { KeyCaps } from '../parts/KeyCaps';
 import { useFocusKept } from '../parts/useFocusKept';
@@ -53,7 +54,7 @@ export function KnockOns({ knockOns, lostAnswers, answered, nameOf, onInstead }:
       )}
       <Stack component="ul" ref={list} tabIndex={-1} spacing={2} sx={{ mt: 2 }}>
         {knockOns.map(({ command, lost, instead, reason, to }) => (
-          <Stack key={command.id} component="li" spacing={1} className={styles.knockOn} data-command={command.id}>
+          <Column key={command.id} component="li" gap={1} className={styles.knockOn} data-command={command.id}>
             <strong>{command.name}</strong>
             <span className="chords">
               {lost.map((one) => (
@@ -92,7 +93,7 @@ export function KnockOns({ knockOns, lostAnswers, answered, nameOf, onInstead }:
               )}
               <span className="hidden">because of {to.map(nameOf).join(', ')}</span>
             </Row>
-          </Stack>
+          </Column>
         ))}
       </Stack>
       {pressing !== null && (

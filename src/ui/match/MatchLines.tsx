@@ -2,7 +2,6 @@
 
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
-import Stack from '@mui/material/Stack';
 import { memo, useRef } from 'react';
 import type { ChordText } from '@/core/chord/chord';
 import { describeCandidate, describeCounterpart } from '@/core/counterpart/describeCandidate';
@@ -10,6 +9,7 @@ import type { Command, CommandId } from '@/core/program/program';
 import { pathText } from '@/core/program/program';
 import type { Sentence } from '@/core/text/sentence';
 import type { ChoiceKind } from '@/core/transfer/transferTypes';
+import { Column } from '../kit/Column';
 import { Row } from '../kit/Row';
 import { Segments } from '../kit/Segments';
 import { VirtualRows } from '../kit/VirtualRows';
@@ -141,7 +141,7 @@ const inWords = (phrase: Sentence): string => phrase.map((span) => ('text' in sp
 
 function Side({ command, keys, soft = false }: { command: Command; keys: readonly ChordText[]; soft?: boolean }) {
   return (
-    <Stack spacing={1} data-soft={soft || undefined}>
+    <Column gap={1} data-soft={soft || undefined}>
       <strong data-tip={pathText([...command.path, command.name])}>{command.name}</strong>
       <span className="chords">
         {keys.length === 0 ? (
@@ -150,7 +150,7 @@ function Side({ command, keys, soft = false }: { command: Command; keys: readonl
           keys.map((one) => <KeyCaps key={one} chord={one} />)
         )}
       </span>
-    </Stack>
+    </Column>
   );
 }
 

@@ -37,9 +37,9 @@ export function PickCommands({ view, keymap, picked, onPick, onClose }: Props) {
   return (
     <ScreenDialog title={`Pick commands: ${picked.length} picked`} onClose={onClose}>
       <Find label="Find a command" placeholder="Find a command with keys" autoFocus value={words} onChange={setWords} />
-      <ul>
+      <ul className="ruled">
         {found.slice(0, MOST_LISTED).map((one) => (
-          <Row key={one.id} component="li" apart sx={{ borderBottom: '1px solid var(--line-soft)', py: 1 }}>
+          <Row key={one.id} component="li" apart>
             <Tick checked={picked.includes(one.id)} onChange={() => toggle(one.id)}>
               {one.name} <small className="soft">{pathText(one.path)}</small>
             </Tick>

@@ -1,12 +1,12 @@
 'use client';
 
 import Button from '@mui/material/Button';
-import Stack from '@mui/material/Stack';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { counted } from '@/core/text/sentence';
 import type { KeymapSummary, ProgramSummary } from '@/core/view/views';
+import { Column } from '../kit/Column';
 import { Row } from '../kit/Row';
 import { Standing } from '../kit/Standing';
 import { ActionsMenu } from '../parts/ActionsMenu';
@@ -222,7 +222,7 @@ function KeymapCard({ program, keymap, onDuplicate, onRename, onPutAway }: CardP
         </p>
         <p className="soft">{usedWords(keymap.lastUsed)}</p>
       </div>
-      <Stack spacing={1} sx={{ alignItems: 'flex-end' }}>
+      <Column gap={1} align="flex-end">
         <Button variant="outlined" component={Link} href={`/board/${address}`}>
           Open
         </Button>
@@ -240,7 +240,7 @@ function KeymapCard({ program, keymap, onDuplicate, onRename, onPutAway }: CardP
                 ] as const)),
           ]}
         />
-      </Stack>
+      </Column>
     </li>
   );
 }

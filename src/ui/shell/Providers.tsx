@@ -1,29 +1,27 @@
 'use client';
 
-import CssBaseline from '@mui/material/CssBaseline';
 import { ThemeProvider } from '@mui/material/styles';
-import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
 import type { ReactNode } from 'react';
 import type { Settings } from '@/core/settings/settings';
+import { StyleCache } from '../kit/StyleCache';
 import { Tips } from '../kit/Tips';
 import { theme } from '../kit/theme';
 import { NoticeProvider } from './Notices';
 import { SettingsProvider } from './SettingsContext';
 
-/** MUI sets no lamp itself: which is lit stands on the root, and on the server. */
-const APART = { storageManager: null, colorSchemeNode: null };
+/** MUI sets no lamp and no variables itself: which is lit stands on the root, and on the server; all are sent with the page. */
+const APART = { storageManager: null, colorSchemeNode: null, disableStyleSheetGeneration: true };
 
 /** What every screen stands on. */
 export function Providers({ nonce, settings, children }: { nonce: string; settings: Settings; children: ReactNode }) {
   return (
-    <AppRouterCacheProvider options={{ nonce, key: 'gp', enableCssLayer: true }}>
+    <StyleCache nonce={nonce}>
       <ThemeProvider theme={theme} {...APART}>
-        <CssBaseline />
         <SettingsProvider initial={settings}>
           <NoticeProvider nonce={nonce}>{children}</NoticeProvider>
         </SettingsProvider>
         <Tips />
       </ThemeProvider>
-    </AppRouterCacheProvider>
+    </StyleCache>
   );
 }

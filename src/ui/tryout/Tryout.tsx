@@ -1,10 +1,8 @@
 'use client';
 
-import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
-import Link from 'next/link';
+import OutlinedInput from '@mui/material/OutlinedInput';
 import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { type KeyboardEvent, memo, type RefObject, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { type ChordText, canonicalText } from '@/core/chord/chord';
 import { buildClashIndex, programFacts } from '@/core/clash/clashIndex';
 import { chordOfEvent } from '@/core/keyboard/chordOfEvent';
@@ -35,8 +33,6 @@ import { bringOnTop } from '@/core/workspace/changePanels';
 import { TroubleDialog } from '../draft/TroubleDialog';
 import { Choice } from '../kit/Choice';
 import { Row } from '../kit/Row';
-import { Segments } from '../kit/Segments';
-import { KeymapPicker } from '../parts/KeymapPicker';
 import { ScreenDialog } from '../parts/ScreenDialog';
 import { useKeysOf } from '../parts/useKeysOf';
 import { useStable } from '../parts/useStable';
@@ -46,13 +42,12 @@ import { RoomProvider } from '../room/RoomContext';
 import { RoomFrame } from '../room/RoomFrame';
 import { shadeStyle } from '../room/shadeStyle';
 import { type RoomHook, useRoom } from '../room/useRoom';
-import { WorkspaceMenu } from '../room/WorkspaceMenu';
 import { useSettings } from '../shell/SettingsContext';
-import { FullScreen } from './FullScreen';
 import { JarShelf } from './JarShelf';
 import { MenuBar } from './MenuBar';
 import { Stage } from './Stage';
 import { type Ticked, Ticker } from './Ticker';
+import { TryoutBar } from './TryoutBar';
 import styles from './tryout.module.css';
 import { useKeyPresses } from './useKeyPresses';
 
@@ -229,44 +224,30 @@ function TryoutScreen({ view, links, hook }: Props & { hook: RoomHook }) {
     if (own && own.slug !== view.draft.slug) router.push(`/tryout/${programSlug}/${own.slug}`);
   });
   const onLeave = useStable(() => stage.current?.focus());
+  const afresh = useStable((): void => {
+    show(freshDesk(program, room.panels));
+    stage.current?.focus();
+  });
+  const onTextFocus = useStable(() => places.typing !== null && setFocus(places.typing));
+  const onTextKey = useStable((event: KeyboardEvent): void => {
+    // What is typed goes into the text, unless this place has a command on it; all else is a press.
+    const chord = chordOfEvent(event.nativeEvent, where.keyboard, platform);
+    const plain = !event.ctrlKey && !event.altKey && !event.metaKey && event.key.length === 1;
+    const outcome = chord && plain ? press(canonicalText(chord)) : null;
+    const own = outcome?.kind === 'fired' && outcome.context === places.typing;
+    if ((plain && !own) || /^(?:Arrow|Backspace|Delete|Home|End)/.test(event.key)) event.stopPropagation();
+  });
   return (
     <div className="screen">
-      <header className="bar">
-        <h1>Tryout</h1>
-        <KeymapPicker
-          programName={program.name}
-          label={view.draft.name}
-          links={links}
-          program={programSlug}
-          keymap={view.draft.slug}
-          to={(one, keymapSlug) => `/tryout/${one}/${keymapSlug}`}
-        />
-        <Segments
-          label="Which keys"
-          hidden
-          value={which}
-          options={[
-            ['draft', 'As drafted'],
-            ['kept', 'As kept'],
-          ]}
-          onChange={setWhich}
-        />
-        <WorkspaceMenu hook={hook} program={programSlug} onSwitched={switched} />
-        <span className="push" />
-        <FullScreen />
-        <Button
-          variant="text"
-          onClick={() => {
-            show(freshDesk(program, room.panels));
-            stage.current?.focus();
-          }}
-        >
-          Start afresh
-        </Button>
-        <Button variant="text" component={Link} href={`/board/${programSlug}/${view.draft.slug}`} prefetch={false}>
-          Back to the Board
-        </Button>
-      </header>
+      <TryoutBar
+        view={view}
+        links={links}
+        hook={hook}
+        which={which}
+        onWhich={setWhich}
+        onSwitched={switched}
+        onAfresh={afresh}
+      />
       <main className={`panes ${styles.screen}`}>
         {/* Keys pressed anywhere in the stand-in are the stand-in's. */}
         <div
@@ -331,36 +312,10 @@ function TryoutScreen({ view, links, hook }: Props & { hook: RoomHook }) {
               <Stage program={program} desk={desk} onPoint={onPoint} />
             </div>
           </RoomFrame>
-          <Row wraps sx={{ px: 3, py: 2, borderTop: '1px solid var(--line-soft)' }}>
-            <Choice
-              label="Where keys are pressed"
-              hidden
-              row
-              value={focus}
-              options={program.contexts.map((one) => [one.id, one.name])}
-              onChange={setFocus}
-              // Arrow keys choose a place here; they are no press.
-              onKeyDown={(event) => event.stopPropagation()}
-            />
+          <Row wraps className={styles.foot}>
+            <PlacesPressed contexts={program.contexts} focus={focus} onFocus={setFocus} />
             {places.typing !== null && (
-              <TextField
-                inputRef={text}
-                className={styles.text}
-                placeholder="Type into a label"
-                value={typed}
-                slotProps={{ htmlInput: { 'aria-label': 'A label to type into' } }}
-                onChange={(event) => setTyped(event.target.value)}
-                onFocus={() => setFocus(places.typing as ContextId)}
-                onKeyDown={(event) => {
-                  // What is typed goes into the text, unless this place has a command on it; all else is a press.
-                  const chord = chordOfEvent(event.nativeEvent, where.keyboard, platform);
-                  const plain = !event.ctrlKey && !event.altKey && !event.metaKey && event.key.length === 1;
-                  const outcome = chord && plain ? press(canonicalText(chord)) : null;
-                  const own = outcome?.kind === 'fired' && outcome.context === places.typing;
-                  if ((plain && !own) || /^(?:Arrow|Backspace|Delete|Home|End)/.test(event.key))
-                    event.stopPropagation();
-                }}
-              />
+              <LabelField field={text} value={typed} onChange={setTyped} onFocus={onTextFocus} onKeyDown={onTextKey} />
             )}
             <span className={`push soft small ${styles.state}`} role="status">
               {program.commands.find((one) => one.id === desk.tool)?.name}
@@ -399,3 +354,56 @@ function placesOf(contexts: KeymapView['program']['contexts']): { canvas: Contex
     contexts.find((one) => one.parent !== null && words.test(`${one.id} ${one.name}`))?.id;
   return { canvas: named(/canvas|picture|page|sheet|drawing|label/i) ?? root, typing: named(/typ|text/i) ?? null };
 }
+
+/** Where keys are pressed, to be chosen without a mouse. */
+const PlacesPressed = memo(function PlacesPressed({
+  contexts,
+  focus,
+  onFocus,
+}: {
+  contexts: KeymapView['program']['contexts'];
+  focus: ContextId;
+  onFocus: (context: ContextId) => void;
+}) {
+  return (
+    <Choice
+      label="Where keys are pressed"
+      hidden
+      row
+      value={focus}
+      options={contexts.map((one) => [one.id, one.name])}
+      onChange={onFocus}
+      // Arrow keys choose a place here; they are no press.
+      onKeyDown={(event) => event.stopPropagation()}
+    />
+  );
+});
+
+/** A label of the program that is typed into. */
+const LabelField = memo(function LabelField({
+  field,
+  value,
+  onChange,
+  onFocus,
+  onKeyDown,
+}: {
+  field: RefObject<HTMLInputElement | null>;
+  value: string;
+  onChange: (value: string) => void;
+  onFocus: () => void;
+  onKeyDown: (event: KeyboardEvent) => void;
+}) {
+  return (
+    <OutlinedInput
+      inputRef={field}
+      size="small"
+      className={styles.text}
+      placeholder="Type into a label"
+      value={value}
+      inputProps={{ 'aria-label': 'A label to type into' }}
+      onChange={(event) => onChange(event.target.value)}
+      onFocus={onFocus}
+      onKeyDown={onKeyDown}
+    />
+  );
+});

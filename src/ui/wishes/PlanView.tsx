@@ -11,6 +11,7 @@ import type { ProgramFacts } from '@/core/clash/clashIndex';
 import { bindingsOf, type Keymap } from '@/core/keymap/keymap';
 import { type CommandId, pathText } from '@/core/program/program';
 import { counted } from '@/core/text/sentence';
+import { Column } from '../kit/Column';
 import { DropChip } from '../kit/DropChip';
 import { FilterChip } from '../kit/FilterChip';
 import { IconAction } from '../kit/IconAction';
@@ -212,7 +213,7 @@ const Line = memo(function Line({ line, facts, keymap, pinned, ruledOut, lostPin
         <strong>{name}</strong>
         <span className="soft small">{pathText(command.path)}</span>
       </div>
-      <Stack spacing={1}>
+      <Column gap={1}>
         <span className="chords">
           {now !== null ? <KeyCaps chord={now} /> : <span className="soft">no key</span>}
           {changes && (
@@ -238,7 +239,7 @@ const Line = memo(function Line({ line, facts, keymap, pinned, ruledOut, lostPin
             </>
           )}
         </span>
-      </Stack>
+      </Column>
       <div>
         <p>
           {line.role === 'giver' && <span className="soft">Pushed. </span>}

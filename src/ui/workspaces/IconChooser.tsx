@@ -64,7 +64,7 @@ export function IconChooser({ name, icon, onChoose }: Props) {
                 : `${entries.length} icons`)}
         </span>
       </Row>
-      <Row wraps gap={1} sx={{ maxHeight: '9rem', overflowY: 'auto', p: 1 }}>
+      <Row wraps gap={1} style={{ maxHeight: '9rem', overflowY: 'auto', padding: 'var(--space-1)' }}>
         {entries.map(([one, shapes]) => (
           <IconButton
             key={one}

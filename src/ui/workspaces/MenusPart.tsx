@@ -139,7 +139,7 @@ export function MenusPart({ program, room, keymap, keysOf, actions }: Props) {
           </Row>
         </Row>
         {words !== '' && (
-          <Row wraps sx={{ px: 4, py: 1 }}>
+          <Row wraps style={{ padding: 'var(--space-1) var(--space-4)' }}>
             <span className="soft">{counted(found.length, 'line')} found</span>
             {found.length > 0 && (
               <>

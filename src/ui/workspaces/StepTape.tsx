@@ -1,12 +1,12 @@
 'use client';
 
-import Stack from '@mui/material/Stack';
 import { Redo2, Undo2 } from 'lucide-react';
 import { memo, useEffect, useRef } from 'react';
 import { counted } from '@/core/text/sentence';
 import type { RoomState } from '@/core/view/views';
+import { Jump } from '../draft/Tape';
 import tape from '../draft/tape.module.css';
-import { IconAction } from '../kit/IconAction';
+import { Column } from '../kit/Column';
 
 type Props = { readonly state: RoomState; readonly onGoTo: (cursor: number) => void };
 const MOST_SHOWN = 60;
@@ -22,11 +22,11 @@ export const StepTape = memo(function StepTape({ state, onGoTo }: Props) {
   }, [cursor, steps.length]);
   return (
     <section className={tape.tape} aria-label="Steps">
-      <Stack className={tape.tapeTitle}>
+      <Column gap={0} className={tape.tapeTitle}>
         <span>Steps</span>
         <strong>{counted(cursor, 'step')}</strong>
         {steps.length > cursor && <span className="soft">{steps.length - cursor} undone</span>}
-      </Stack>
+      </Column>
       {steps.length === 0 ? (
         <p className={tape.tapeEmpty}>
           Every change you make here lands as a step, stored at once. Undo takes the last one back.
@@ -45,7 +45,7 @@ export const StepTape = memo(function StepTape({ state, onGoTo }: Props) {
                 <strong>{title}</strong>
                 <span className={tape.jumps}>
                   {position !== cursor && (
-                    <IconAction
+                    <Jump
                       icon={position > cursor ? Redo2 : Undo2}
                       label={`${position > cursor ? 'Redo to here' : 'Back to here'} (${title})`}
                       onClick={() => onGoTo(position)}
