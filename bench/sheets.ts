@@ -46,10 +46,13 @@ export async function changeSheets(page: Page, base: string): Promise<number[]> 
     const ms = await page.evaluate(
       (choice) =>
         new Promise<number>((resolve) => {
-          const labels = [...document.querySelectorAll<HTMLElement>('[aria-label="What the sheet shows"] label')];
-          const label = labels.find((one) => one.textContent === choice && !one.querySelector('input')?.checked);
+          const all = '[aria-label="What the sheet shows"] :is(label:has(input), button[aria-pressed])';
+          const controls = [...document.querySelectorAll<HTMLElement>(all)];
+          const open = controls.find(
+            (one) => one.textContent === choice && !one.querySelector('input')?.checked && one.ariaPressed !== 'true',
+          );
           const start = performance.now();
-          (label ?? labels[0])?.click();
+          (open ?? controls[0])?.click();
           requestAnimationFrame(() => {
             const channel = new MessageChannel();
             channel.port1.onmessage = () => resolve(performance.now() - start);

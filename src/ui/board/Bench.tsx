@@ -51,7 +51,7 @@ type Props = {
   /** Said when the bench has moved here because this command lost its keys. */
   readonly loss: { readonly to: string; readonly back: string } | null;
   readonly neighbors: { readonly before: Command | null; readonly after: Command | null };
-  readonly actions: readonly Action[];
+  readonly actions: () => readonly Action[];
   readonly captureRef: RefObject<HTMLInputElement | null>;
   readonly onPropose: (chord: ChordText | null) => void;
   readonly onKeepOwn: (keep: boolean) => void;
@@ -75,9 +75,26 @@ export function Bench(props: Props) {
       </section>
     );
   }
+  const best = <Best of={command.id} best={props.best} onPropose={props.onPropose} />;
   return (
     <section className={`panes card ${styles.bench}`} aria-label="Bench">
-      <About {...props} command={command} />
+      <About
+        command={command}
+        contextName={props.contextName}
+        bindings={props.bindings}
+        factory={props.factory}
+        spare={props.spare}
+        isFixed={props.isFixed}
+        ownKeys={props.ownKeys}
+        neighbors={props.neighbors}
+        actions={props.actions}
+        mayKeep={judged !== null && props.offered.length > 0}
+        keepOwn={props.keepOwn}
+        onKeepOwn={props.onKeepOwn}
+        onGoTo={props.onGoTo}
+        onMark={props.onMark}
+        onRemove={props.onRemove}
+      />
       <Column className={styles.work} gap={2}>
         {props.loss && (
           <p className={styles.loss}>
@@ -91,6 +108,8 @@ export function Bench(props: Props) {
           key={command.id}
           name={command.name}
           judged={judged}
+          // Whoever has pressed something knows how; the room is for better keys, so that the bench stays as high as it is.
+          beside={judged && best}
           captureRef={props.captureRef}
           onPropose={props.onPropose}
           onFirst={props.onFirst}
@@ -118,7 +137,7 @@ export function Bench(props: Props) {
         </div>
         {props.compared !== null && <Compared {...props} chord={props.compared} />}
         {judged && <Choices {...props} judged={judged} />}
-        <Best of={command.id} best={props.best} onPropose={props.onPropose} />
+        {!judged && best}
       </Column>
     </section>
   );
@@ -178,13 +197,8 @@ function suggestionWords({ reach, reasons }: Suggestion): Sentence {
 }
 
 function Choices({ judged, offered, stale, onChoose, onLeave, onGoTo }: Props & { judged: Judged }) {
-  const button = (choice: Choice, i: number) => (
-    <Button
-      key={choice.kind}
-      data-choice={choice.kind}
-      variant={i === 0 ? 'contained' : 'outlined'}
-      onClick={() => !stale && onChoose(choice)}
-    >
+  const button = (choice: Choice, variant: 'contained' | 'outlined' | 'picker') => (
+    <Button key={choice.kind} data-choice={choice.kind} variant={variant} onClick={() => !stale && onChoose(choice)}>
       {choice.label}
       {choice.keys !== undefined && (
         <>
@@ -199,7 +213,9 @@ function Choices({ judged, offered, stale, onChoose, onLeave, onGoTo }: Props & 
   return (
     <>
       <Row wraps>
-        {offered.filter((choice) => !further.includes(choice)).map(button)}
+        {offered
+          .filter((choice) => !further.includes(choice))
+          .map((choice, i) => button(choice, i === 0 ? 'contained' : 'outlined'))}
         <Button variant="text" onClick={onLeave}>
           {offered.length > 0 ? 'Leave it' : 'Try other keys'}
         </Button>
@@ -209,21 +225,34 @@ function Choices({ judged, offered, stale, onChoose, onLeave, onGoTo }: Props & 
           </Button>
         )}
       </Row>
-      {further.length > 0 && <Row wraps>{further.map((choice) => button(choice, 1))}</Row>}
+      {further.length > 0 && <Row wraps>{further.map((choice) => button(choice, 'picker'))}</Row>}
     </>
   );
 }
 
-function About({
-  command,
-  contextName,
-  bindings,
-  factory,
-  spare,
-  actions,
-  neighbors,
-  ...rest
-}: Props & { command: Command }) {
+type AboutProps = Pick<
+  Props,
+  | 'contextName'
+  | 'bindings'
+  | 'factory'
+  | 'spare'
+  | 'isFixed'
+  | 'ownKeys'
+  | 'neighbors'
+  | 'actions'
+  | 'keepOwn'
+  | 'onKeepOwn'
+  | 'onGoTo'
+  | 'onMark'
+  | 'onRemove'
+> & {
+  readonly command: Command;
+  /** Whether keys stand to be taken, so that those it has may stay besides. */
+  readonly mayKeep: boolean;
+};
+/** What the command is and has; a press changes nothing of it. */
+const About = memo(function About(props: AboutProps) {
+  const { command, contextName, bindings, factory, spare, actions, neighbors, mayKeep, ...rest } = props;
   const movedAway = factory.length > 0 && !factory.every((one) => bindings.some((b) => b.chord === one.chord));
   return (
     <div className={styles.about}>
@@ -251,7 +280,7 @@ function About({
         ))}
       </ul>
       {rest.ownKeys && <p className={styles.reached}>{describeReach(rest.ownKeys.reach)}</p>}
-      {rest.judged && rest.offered.length > 0 && bindings.length > 0 && (
+      {mayKeep && bindings.length > 0 && (
         <Tick checked={rest.keepOwn} onChange={rest.onKeepOwn}>
           {bindings.length === 1 ? 'Keeps these as well' : 'Keeps all of these as well'}
         </Tick>
@@ -288,7 +317,7 @@ function About({
       )}
     </div>
   );
-}
+});
 
 /** One of the command's own keys: whether it is a keeper, its memory hook, and taking it away. */
 function OwnKeys({

@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { Suspense, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import type { ChordText } from '@/core/chord/chord';
 import { parseCanonical } from '@/core/chord/parseChord';
 import { backToFactory } from '@/core/clash/backToFactory';
@@ -47,6 +47,7 @@ type Props = {
   readonly initialShown: Shown | null;
 };
 
+const NO_NEIGHBORS = { before: null, after: null };
 /** How long, in ms, the address rests before it follows. */
 const ADDRESS_RESTS = 400;
 
@@ -308,44 +309,57 @@ export function Board({ view, advice, links, initialCommand, initialShown }: Pro
   const menu = selected?.path[0];
   const inMenu = menu === undefined ? [] : program.commands.filter((one) => one.path[0] === menu);
   const isSpare = selected !== null && draft.keymap.spares.has(selected.id);
-  const commandActions: Action[] = selected
-    ? [
-        [
-          isSpare ? 'No longer spare' : 'Mark as spare: its keys may be spent',
-          () => void spare([selected], !isSpare, `${selected.name}: ${isSpare ? 'not spare' : 'spare'}`),
-        ],
-        ...(menu === undefined
-          ? []
-          : ([
-              [
-                `Mark all of ${menu} as spare (${inMenu.length})`,
-                () => void spare(inMenu, true, `All of ${menu}: spare`),
-              ],
-              [`Nothing of ${menu} is spare`, () => void spare(inMenu, false, `All of ${menu}: not spare`)],
-            ] as const)),
-        ['Back to its factory keys', () => restore([selected], `${selected.name} back to factory`)],
-        ...(menu === undefined
-          ? []
-          : ([[`All of ${menu} back to factory keys`, () => restore(inMenu, `${menu} back to factory`)]] as const)),
-        ['Wish for better keys', `/wishes/${programSlug}/${draft.state.slug}?wish=${encodeURIComponent(selected.id)}`],
-        ['What happened to it…', () => setShown('command history')],
-      ]
-    : [];
+  const actionsFor = useStable((): Action[] =>
+    selected
+      ? [
+          [
+            isSpare ? 'No longer spare' : 'Mark as spare: its keys may be spent',
+            () => void spare([selected], !isSpare, `${selected.name}: ${isSpare ? 'not spare' : 'spare'}`),
+          ],
+          ...(menu === undefined
+            ? []
+            : ([
+                [
+                  `Mark all of ${menu} as spare (${inMenu.length})`,
+                  () => void spare(inMenu, true, `All of ${menu}: spare`),
+                ],
+                [`Nothing of ${menu} is spare`, () => void spare(inMenu, false, `All of ${menu}: not spare`)],
+              ] as const)),
+          ['Back to its factory keys', () => restore([selected], `${selected.name} back to factory`)],
+          ...(menu === undefined
+            ? []
+            : ([[`All of ${menu} back to factory keys`, () => restore(inMenu, `${menu} back to factory`)]] as const)),
+          [
+            'Wish for better keys',
+            `/wishes/${programSlug}/${draft.state.slug}?wish=${encodeURIComponent(selected.id)}`,
+          ],
+          ['What happened to it…', () => setShown('command history')],
+        ]
+      : [],
+  );
+  const isFixed = useCallback((chord: ChordText) => facts.fixed.has(chord), [facts]);
+  const onRemove = useStable((chord: ChordText) => void remove(chord));
+  const onMark = useStable((chord: ChordText, marks: { keeper?: boolean; hook?: string }) => void mark(chord, marks));
+  const own = useMemo(() => (selected ? bindingsOf(draft.keymap, selected.id) : []), [selected, draft.keymap]);
+  const factory = useMemo(() => (selected ? bindingsOf(draft.factory, selected.id) : []), [selected, draft.factory]);
 
   return (
+    // Finder and bench answer first; bar, keyboard and tape follow, or at once where they are touched.
     <div className="screen">
-      <BoardBar
-        programName={program.name}
-        programSlug={programSlug}
-        draft={draft}
-        index={index}
-        links={links}
-        actions={actions}
-        onUndo={undo}
-        onRedo={redo}
-        onShow={setShown}
-        onRestoreAll={restoreAll}
-      />
+      <Suspense>
+        <BoardBar
+          programName={program.name}
+          programSlug={programSlug}
+          draft={draft}
+          index={index}
+          links={links}
+          actions={actions}
+          onUndo={undo}
+          onRedo={redo}
+          onShow={setShown}
+          onRestoreAll={restoreAll}
+        />
+      </Suspense>
       <main className={`panes ${styles.board}`}>
         <Finder
           commands={program.commands}
@@ -362,10 +376,10 @@ export function Board({ view, advice, links, initialCommand, initialShown }: Pro
           <Bench
             command={selected}
             contextName={context}
-            bindings={selected ? bindingsOf(draft.keymap, selected.id) : []}
-            factory={selected ? bindingsOf(draft.factory, selected.id) : []}
+            bindings={own}
+            factory={factory}
             spare={isSpare}
-            isFixed={(chord) => facts.fixed.has(chord)}
+            isFixed={isFixed}
             judged={judged}
             offered={offered}
             stale={answered !== judged}
@@ -375,8 +389,8 @@ export function Board({ view, advice, links, initialCommand, initialShown }: Pro
             compared={judged && (answered?.chord ?? null)}
             keepOwn={keepOwn}
             loss={chain ? { to: chain.back.name, back: chain.back.name } : null}
-            neighbors={(selected && around.get(selected)) ?? { before: null, after: null }}
-            actions={commandActions}
+            neighbors={(selected && around.get(selected)) ?? NO_NEIGHBORS}
+            actions={actionsFor}
             captureRef={capture}
             onPropose={propose}
             onKeepOwn={setKeepOwn}
@@ -386,28 +400,32 @@ export function Board({ view, advice, links, initialCommand, initialShown }: Pro
               const [first] = choicesFor(judged);
               if (first) choose(first);
             }}
-            onRemove={(chord) => void remove(chord)}
-            onMark={(chord, marks) => void mark(chord, marks)}
+            onRemove={onRemove}
+            onMark={onMark}
             onGoTo={select}
             onSkip={() => goOn(chain)}
             onLeave={leave}
           />
-          <KeyboardView
-            index={index}
-            factory={draft.factory}
-            command={drawn.selected}
-            reach={reach}
-            modifiers={drawn.layer}
-            proposed={answered?.chord ?? null}
-            proposedHeld={answered?.weight === 'asks' || answered?.weight === 'stops'}
-            onToggle={toggle}
-            onLayer={showLayer}
-            onPick={pick}
-            onCard={showCard}
-            onChooseKeyboard={chooseKeyboard}
-          />
+          <Suspense>
+            <KeyboardView
+              index={index}
+              factory={draft.factory}
+              command={drawn.selected}
+              reach={reach}
+              modifiers={drawn.layer}
+              proposed={answered?.chord ?? null}
+              proposedHeld={answered?.weight === 'asks' || answered?.weight === 'stops'}
+              onToggle={toggle}
+              onLayer={showLayer}
+              onPick={pick}
+              onCard={showCard}
+              onChooseKeyboard={chooseKeyboard}
+            />
+          </Suspense>
         </div>
-        <Tape draft={draft} nameOf={nameOf} onOpen={openById} onGoTo={goTo} onPull={onPull} />
+        <Suspense>
+          <Tape draft={draft} nameOf={nameOf} onOpen={openById} onGoTo={goTo} onPull={onPull} />
+        </Suspense>
         <p className="hidden" role="status">
           {said}
         </p>

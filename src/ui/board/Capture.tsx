@@ -2,7 +2,7 @@
 
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
-import { type KeyboardEvent, type RefObject, useState } from 'react';
+import { type KeyboardEvent, type ReactNode, type RefObject, useState } from 'react';
 import { type ChordText, canonicalText } from '@/core/chord/chord';
 import type { Judged } from '@/core/clash/judge';
 import { chordOfEvent } from '@/core/keyboard/chordOfEvent';
@@ -16,6 +16,8 @@ import { TypeKeys } from './TypeKeys';
 type Props = {
   readonly name: string;
   readonly judged: Judged | null;
+  /** What stands beside it instead of how to go on. */
+  readonly beside: ReactNode;
   readonly captureRef: RefObject<HTMLInputElement | null>;
   readonly onPropose: (chord: ChordText | null) => void;
   /** Enter: the first choice. */
@@ -24,7 +26,7 @@ type Props = {
 };
 
 /** The field that is pressed into, and the one that is typed into for keys that can't be pressed here. */
-export function Capture({ name, judged, captureRef, onPropose, onFirst, onLeave }: Props) {
+export function Capture({ name, judged, beside, captureRef, onPropose, onFirst, onLeave }: Props) {
   const { platform, where } = useSettings();
   const [typing, setTyping] = useState(false);
   const press = (event: KeyboardEvent) => {
@@ -50,7 +52,7 @@ export function Capture({ name, judged, captureRef, onPropose, onFirst, onLeave 
           readOnly
           value={judged ? spoken(judged.chord) : ''}
           aria-label={`Press the keys you want for ${name}`}
-          aria-describedby={typing ? undefined : 'capture-help'}
+          aria-describedby={typing || beside ? undefined : 'capture-help'}
           onKeyDown={press}
         />
         <span className={styles.captured} aria-hidden="true">
@@ -77,6 +79,13 @@ export function Capture({ name, judged, captureRef, onPropose, onFirst, onLeave 
               captureRef.current?.focus();
             }}
           />
+        </div>
+      ) : beside ? (
+        <div className={styles.help}>
+          {beside}
+          <Button variant="inline" onClick={() => setTyping(true)}>
+            Type them
+          </Button>
         </div>
       ) : (
         <p id="capture-help" className={`soft small ${styles.help}`}>

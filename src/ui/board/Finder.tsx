@@ -452,7 +452,7 @@ const CommandRow = memo(function CommandRow(props: RowProps) {
         </span>
       </span>
       {bindings.length === 0 ? (
-        <span className={styles.none}>no key</span>
+        <span className={`soft ${styles.rowKeys}`}>no key</span>
       ) : (
         <>
           <span className={styles.rowKeys}>

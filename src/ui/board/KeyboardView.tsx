@@ -119,17 +119,14 @@ export const KeyboardView = memo(function KeyboardView(props: Props) {
           <span className="soft">{modifiers.length === 0 ? 'no modifier' : ''}</span>
         )}
         <span className="push" />
-        <FilterChip pressed={free} onClick={() => setFree(!free)}>
-          What is free
-        </FilterChip>
-        <FilterChip pressed={byReach} onClick={() => setByReach(!byReach)}>
-          Reach
-        </FilterChip>
-        {keyboard.choice.size !== 'compact' && (
-          <FilterChip pressed={whole} onClick={() => setWhole(!whole)}>
-            Whole keyboard
-          </FilterChip>
-        )}
+        <Views
+          free={free}
+          onFree={setFree}
+          byReach={byReach}
+          onReach={setByReach}
+          whole={keyboard.choice.size === 'compact' ? null : whole}
+          onWhole={setWhole}
+        />
       </Row>
       {free && <FreeLayers {...props} />}
       <div className={styles.place} style={{ '--shape': area.width / (area.height * 1.036) } as CSSProperties}>
@@ -176,25 +173,73 @@ export const KeyboardView = memo(function KeyboardView(props: Props) {
       </div>
       <Row wraps gap={3}>
         <Pool index={index} onPick={onPick} />
-        <Row component="ul" wraps gap={3} className="soft small" aria-label="What the pins mean">
-          {LEGEND.map(([state, words]) => (
-            <Row key={state} component="li" gap={1}>
-              <Pin state={state} /> {words}
-            </Row>
-          ))}
-        </Row>
+        <Legend />
         <span className="push" />
-        {cardKey && !isModifierKey(cardKey) && (
-          <Button variant="inline" onClick={() => onCard(cardKey.code)}>
-            All of {cardKey.label}
-          </Button>
-        )}
-        <Button variant="inline" aria-haspopup="dialog" onClick={props.onChooseKeyboard}>
-          <span className="hidden">Keyboard: </span>
-          {keyboard.name} · {DESKTOP_NAMES[where.desktop].replace('a ', '')}
-        </Button>
+        <OfKeyboard
+          card={cardKey && !isModifierKey(cardKey) ? cardKey : null}
+          onCard={onCard}
+          onChooseKeyboard={props.onChooseKeyboard}
+        />
       </Row>
     </section>
+  );
+});
+
+type ViewsProps = {
+  readonly free: boolean;
+  readonly onFree: (on: boolean) => void;
+  readonly byReach: boolean;
+  readonly onReach: (on: boolean) => void;
+  /** Null where there is no more of the keyboard. */
+  readonly whole: boolean | null;
+  readonly onWhole: (on: boolean) => void;
+};
+/** What else the drawn keyboard can show. A press changes nothing of it, nor of the legend and what stands beside it. */
+const Views = memo(function Views({ free, onFree, byReach, onReach, whole, onWhole }: ViewsProps) {
+  return (
+    <>
+      <FilterChip pressed={free} onClick={() => onFree(!free)}>
+        What is free
+      </FilterChip>
+      <FilterChip pressed={byReach} onClick={() => onReach(!byReach)}>
+        Reach
+      </FilterChip>
+      {whole !== null && (
+        <FilterChip pressed={whole} onClick={() => onWhole(!whole)}>
+          Whole keyboard
+        </FilterChip>
+      )}
+    </>
+  );
+});
+
+const Legend = memo(function Legend() {
+  return (
+    <Row component="ul" wraps gap={3} className="soft small" aria-label="What the pins mean">
+      {LEGEND.map(([state, words]) => (
+        <Row key={state} component="li" gap={1}>
+          <Pin state={state} /> {words}
+        </Row>
+      ))}
+    </Row>
+  );
+});
+
+type OfKeyboardProps = Pick<Props, 'onCard' | 'onChooseKeyboard'> & { readonly card: Key | null };
+const OfKeyboard = memo(function OfKeyboard({ card, onCard, onChooseKeyboard }: OfKeyboardProps) {
+  const { keyboard, desktop } = useSettings().where;
+  return (
+    <>
+      {card && (
+        <Button variant="inline" onClick={() => onCard(card.code)}>
+          All of {card.label}
+        </Button>
+      )}
+      <Button variant="inline" aria-haspopup="dialog" onClick={onChooseKeyboard}>
+        <span className="hidden">Keyboard: </span>
+        {keyboard.name} · {DESKTOP_NAMES[desktop].replace('a ', '')}
+      </Button>
+    </>
   );
 });
 
@@ -220,7 +265,7 @@ function FreeLayers({ index, command, modifiers, onLayer }: Props) {
 const MOST_SPENT = 5;
 
 /** The keys that spare commands give: a pool to spend. */
-function Pool({ index, onPick }: Pick<Props, 'index' | 'onPick'>) {
+const Pool = memo(function Pool({ index, onPick }: Pick<Props, 'index' | 'onPick'>) {
   const pool = useMemo(
     () =>
       [...index.keymap.spares].flatMap((id) =>
@@ -242,7 +287,7 @@ function Pool({ index, onPick }: Pick<Props, 'index' | 'onPick'>) {
       {pool.length > MOST_SPENT && <span className="soft">and {pool.length - MOST_SPENT} more</span>}
     </Row>
   );
-}
+});
 
 /** The key that lies next in a direction: sideways in its own row, up and down the one above or below its middle. */
 function keyToward(here: Key, keys: readonly Key[], dx: number, dy: number): Key | null {

@@ -41,7 +41,7 @@ export const Tape = memo(function Tape({ draft, nameOf, onOpen, onGoTo, onPull }
       <Column gap={0} className={styles.tapeTitle}>
         <span>Change tape</span>
         <strong>{counted(state.cursor, 'ticket')}</strong>
-        {tape.length > state.cursor && <span className="soft">{tape.length - state.cursor} undone</span>}
+        {tape.length > state.cursor && <span className="soft small">{tape.length - state.cursor} undone</span>}
       </Column>
       {tape.length === 0 ? (
         <p className={styles.tapeEmpty}>

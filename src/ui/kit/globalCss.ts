@@ -4,7 +4,7 @@ import { globalStyles } from './globalStyles';
 import { theme } from './theme';
 
 /** Variables of MUI that nothing of ours asks for. */
-const UNUSED = /^--(?:shadows|font|overlays|zIndex|opacity|palette-(?:secondary|info|success|warning|grey|[A-Z]))/;
+const UNUSED = /^--(?:font|palette-(?:secondary|info|success|warning|grey|[A-Z]))/;
 let written: string | null = null;
 
 /** The variables of all lamps and what holds for every page, as the text of one stylesheet. */

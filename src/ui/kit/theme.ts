@@ -25,6 +25,12 @@ function schemeOf(colors: Colors, mode: 'light' | 'dark') {
   };
 }
 
+// The colors of the other lamps are in the stylesheet that the server sends; in a browser only their names are needed.
+const others = {
+  bright: schemeOf(LAMP_COLORS.bright, 'light'),
+  dim: schemeOf(LAMP_COLORS.dim, 'dark'),
+  contrast: schemeOf(LAMP_COLORS.contrast, 'light'),
+};
 const text = (size: keyof typeof TYPE) => ({ fontSize: type(size) });
 const lifted = '0 3px 12px var(--shade)';
 
@@ -36,10 +42,8 @@ export const theme = withoutUnused(
   createTheme({
     cssVariables: { cssVarPrefix: '', colorSchemeSelector: 'data-lamp' },
     colorSchemes: {
-      studio: schemeOf(LAMP_COLORS.studio, 'light'),
-      bright: schemeOf(LAMP_COLORS.bright, 'light'),
-      dim: schemeOf(LAMP_COLORS.dim, 'dark'),
-      contrast: schemeOf(LAMP_COLORS.contrast, 'light'),
+      studio: schemeOf(STUDIO, 'light'),
+      ...(typeof window === 'undefined' ? others : ({} as typeof others)),
     },
     defaultColorScheme: 'studio',
     type: TYPE,

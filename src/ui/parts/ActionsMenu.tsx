@@ -15,7 +15,8 @@ type Props = {
   readonly label: string;
   /** What the button shows instead of three dots. */
   readonly words?: string;
-  readonly actions: readonly Action[];
+  /** Asked for when the menu opens, where they are told by a function. */
+  readonly actions: readonly Action[] | (() => readonly Action[]);
 };
 
 /** A button that opens a menu of less common actions; an action is an address or something to do. */
@@ -37,7 +38,13 @@ export function ActionsMenu({ label, words, actions }: Props) {
           {words}
         </Button>
       )}
-      {anchor !== null && <ActionsList anchor={anchor} actions={actions} onClose={() => setAnchor(null)} />}
+      {anchor !== null && (
+        <ActionsList
+          anchor={anchor}
+          actions={typeof actions === 'function' ? actions() : actions}
+          onClose={() => setAnchor(null)}
+        />
+      )}
     </>
   );
 }

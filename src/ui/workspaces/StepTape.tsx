@@ -25,7 +25,7 @@ export const StepTape = memo(function StepTape({ state, onGoTo }: Props) {
       <Column gap={0} className={tape.tapeTitle}>
         <span>Steps</span>
         <strong>{counted(cursor, 'step')}</strong>
-        {steps.length > cursor && <span className="soft">{steps.length - cursor} undone</span>}
+        {steps.length > cursor && <span className="soft small">{steps.length - cursor} undone</span>}
       </Column>
       {steps.length === 0 ? (
         <p className={tape.tapeEmpty}>
