@@ -31,7 +31,30 @@ const MAIN = [
   'Change list',
 ];
 
-for (const [name, address, prepare] of SCREENS.filter(([one]) => MAIN.includes(one))) {
+const FITTED = SCREENS.filter(([name]) => MAIN.includes(name));
+
+test('every screen named here is there, and what does not fit would be told', async ({ page }) => {
+  expect(FITTED.map(([name]) => name)).toEqual(MAIN);
+  await open(page, '/shelf');
+  expect(await misfits(page)).toEqual([]);
+  await page.evaluate(() => {
+    const [wide, none] = [document.createElement('p'), document.createElement('button')];
+    wide.textContent = 'Aword'.repeat(40);
+    Object.assign(wide.style, { width: '40px', position: 'fixed', top: '0' });
+    Object.assign(none.style, { width: '0', height: '0', padding: '0', border: '0', minWidth: '0', minHeight: '0' });
+    const [field, style] = [document.createElement('input'), new CSSStyleSheet()];
+    field.placeholder = 'in the brush list';
+    style.replaceSync('[placeholder="in the brush list"]::placeholder { opacity: 0 }');
+    document.adoptedStyleSheets.push(style);
+    document.body.append(wide, none, field);
+  });
+  const found = await misfits(page);
+  expect(found.some((one) => one.includes('wide in 40'))).toBe(true);
+  expect(found.some((one) => one.includes('has no size'))).toBe(true);
+  expect(found).toContain("“in the brush list” can't be seen");
+});
+
+for (const [name, address, prepare] of FITTED) {
   test(`${name}: fits every window, and 200 and 400 %`, async ({ page }) => {
     test.setTimeout(90_000);
     await open(page, address);

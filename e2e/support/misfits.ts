@@ -1,9 +1,9 @@
 import type { Page } from '@playwright/test';
 
 /**
- * What does not fit on a page as it stands: a page that scrolls sideways, words wider than their box, and controls of no
- * size. What is drawn true to its proportions (a program's window, keys, sheets) and what says that it may be cut is left
- * out, and so is what can be scrolled to.
+ * What does not fit on a page as it stands: a page that scrolls sideways, words wider than their box, controls of no size,
+ * and what a field is like where it can't be seen. What is drawn true to its proportions (a program's window, keys,
+ * sheets) and what says that it may be cut is left out, and so is what can be scrolled to.
  */
 export async function misfits(page: Page): Promise<readonly string[]> {
   return page.evaluate(() => {
@@ -36,6 +36,8 @@ export async function misfits(page: Page): Promise<readonly string[]> {
       if (one.closest('.hidden, [hidden], [aria-hidden="true"]') || !one.checkVisibility()) continue;
       const { width, height } = one.getBoundingClientRect();
       if (width < 1 || height < 1) bad.push(`${one.outerHTML.slice(0, 80)} has no size`);
+      const hint = one.getAttribute('placeholder');
+      if (hint && getComputedStyle(one, '::placeholder').opacity === '0') bad.push(`“${hint}” can't be seen`);
     }
     return [...new Set(bad)];
   });

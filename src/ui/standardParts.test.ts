@@ -49,7 +49,7 @@ describe('controls', () => {
 const PROPERTY = /^(?:font|font-size|(?:row-|column-)?gap|padding(?:-.*)?|margin(?:-.*)?|border(?:-.*)?-radius)$/;
 /** The tokens; what is drawn grows with its window or with the controls of the program drawn. */
 const TOKENS = /var\(--(?:(?:type|space|radius)-\d|face-\w+|(?:scale|controls|button)(?:, 1)?)\)/g;
-const PLAIN = /^(?:0|auto|inherit|normal|50%|\d\.?\d*|\d*\.?\d+(?:cqw|em)|[*/+-])$/;
+const PLAIN = /^(?:0|auto|inherit|normal|50%|-1|\d\.?\d*|\d*\.?\d+(?:cqw|em)|[*/+-])$/;
 /** The parts of a value that are no tokens. */
 const badParts = (value: string): string[] =>
   value

@@ -2,11 +2,13 @@
 
 import { joiResolver } from '@hookform/resolvers/joi';
 import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
 import { useForm } from 'react-hook-form';
 import { type Command, type Context, KINDS, type Kind } from '@/core/program/program';
 import { slugs } from '@/core/text/slug';
 import { newCommand } from '@/schemas/forms';
 import { FormField } from '../kit/FormField';
+import { FormPick } from '../kit/FormPick';
 import type { Step } from './Allows';
 import styles from './allows.module.css';
 
@@ -36,30 +38,19 @@ export function AddCommand({ commands, contexts, step }: Props) {
     const next = [...commands.slice(0, at), made, ...commands.slice(at)];
     if (await step(`Added: ${made.name}`, { commands: next })) form.resetField('name');
   });
-  const list = { select: true, slotProps: { select: { native: true } } } as const;
   return (
-    <section className="card" aria-labelledby="add">
+    <Stack component="section" spacing={2} className="card" aria-labelledby="add">
       <h2 id="add">Add a command by hand</h2>
       <p className="soft">A script of yours, a plug-in, a value to set.</p>
       <form className={styles.addForm} noValidate onSubmit={add}>
         <FormField form={form} name="name" label="Name" />
         <FormField form={form} name="menu" label="Menu" />
-        <FormField form={form} name="kind" label="Kind" {...list}>
-          {KINDS.map((one) => (
-            <option key={one}>{one}</option>
-          ))}
-        </FormField>
-        <FormField form={form} name="context" label="Listened for" {...list}>
-          {contexts.map((one) => (
-            <option key={one.id} value={one.id}>
-              {one.name}
-            </option>
-          ))}
-        </FormField>
+        <FormPick form={form} name="kind" label="Kind" options={KINDS.map((one) => [one, one])} />
+        <FormPick form={form} name="context" label="Listened for" options={contexts.map((one) => [one.id, one.name])} />
         <Button type="submit" variant="outlined">
           Add the command
         </Button>
       </form>
-    </section>
+    </Stack>
   );
 }

@@ -3,6 +3,7 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
+import Stack from '@mui/material/Stack';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -77,7 +78,7 @@ export function Allows({ initial }: { initial: ProgramView }) {
         {problem && <Alert severity="error">{problem}</Alert>}
         <div className={styles.columns}>
           <Places contexts={contexts} commands={commands} step={step} />
-          <section className="card" aria-labelledby="forms">
+          <Stack component="section" spacing={2} className="card" aria-labelledby="forms">
             <h2 id="forms">Keys by kind of command</h2>
             <Table>
               <TableHead>
@@ -123,10 +124,10 @@ export function Allows({ initial }: { initial: ProgramView }) {
             <Tick checked={rules.shadow} onChange={(shadow) => rule('Narrower places', { shadow })}>
               On the same keys, a narrower place goes before a wider one
             </Tick>
-          </section>
+          </Stack>
           <Turns commands={commands} rules={rules} onChange={(turns) => rule('Turns', { turns })} />
           <Fixed rules={rules} onChange={(fixed) => rule('Fixed keys', { fixed })} />
-          <section className="card" aria-labelledby="letters">
+          <Stack component="section" spacing={2} className="card" aria-labelledby="letters">
             <h2 id="letters">Menu letters</h2>
             <p className="soft">On Windows and Linux, Alt and this letter open the menu.</p>
             <ul className={styles.letters}>
@@ -152,7 +153,7 @@ export function Allows({ initial }: { initial: ProgramView }) {
                 </li>
               ))}
             </ul>
-          </section>
+          </Stack>
           <AddCommand commands={commands} contexts={contexts} step={step} />
         </div>
         <CommandList program={program} factoryKeys={view.factoryKeys} step={step} />

@@ -1,6 +1,7 @@
 'use client';
 
 import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
 import { useMemo, useState } from 'react';
 import { searchCommands } from '@/core/finder/searchCommands';
 import { buildSearchIndex } from '@/core/finder/searchIndex';
@@ -29,7 +30,7 @@ export function CommandList({ program, factoryKeys, step }: Props) {
       commands: commands.map((one) => (one.id === command.id ? { ...one, ...values } : one)),
     });
   return (
-    <section className="card" aria-labelledby="commands-title">
+    <Stack component="section" spacing={2} className="card" aria-labelledby="commands-title">
       <div className={styles.listHead}>
         <h2 id="commands-title">Commands ({commands.length})</h2>
         <Find label="Find a command" placeholder="Find a command…" value={query} onChange={setQuery} />
@@ -85,6 +86,6 @@ export function CommandList({ program, factoryKeys, step }: Props) {
           );
         }}
       </VirtualRows>
-    </section>
+    </Stack>
   );
 }

@@ -2,6 +2,7 @@
 
 import { joiResolver } from '@hookform/resolvers/joi';
 import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
 import { useForm } from 'react-hook-form';
 import type { Rules } from '@/core/program/program';
 import { newFixed } from '@/schemas/forms';
@@ -19,7 +20,7 @@ export function Fixed({ rules, onChange }: { rules: Rules; onChange: (fixed: Rul
     onChange([...rules.fixed, { chord, why: why || 'the program uses them itself' }]);
   });
   return (
-    <section className="card" aria-labelledby="fixed">
+    <Stack component="section" spacing={2} className="card" aria-labelledby="fixed">
       <h2 id="fixed">Keys it keeps for itself</h2>
       <ul>
         {rules.fixed.map(({ chord, why: reason }) => (
@@ -45,6 +46,6 @@ export function Fixed({ rules, onChange }: { rules: Rules; onChange: (fixed: Rul
           </Button>
         </Row>
       </form>
-    </section>
+    </Stack>
   );
 }

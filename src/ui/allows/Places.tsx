@@ -9,6 +9,7 @@ import type { Command, Context } from '@/core/program/program';
 import { slugs } from '@/core/text/slug';
 import { newPlace } from '@/schemas/forms';
 import { FormField } from '../kit/FormField';
+import { FormPick } from '../kit/FormPick';
 import { Row } from '../kit/Row';
 import type { Step } from './Allows';
 
@@ -40,7 +41,7 @@ export function Places({
   const used = new Map<string, number>();
   for (const one of commands) used.set(one.context, (used.get(one.context) ?? 0) + 1);
   return (
-    <section className="card" aria-labelledby="places">
+    <Stack component="section" spacing={2} className="card" aria-labelledby="places">
       <h2 id="places">Places where keys are listened for</h2>
       <p className="soft">A place lies in another: what is heard everywhere is heard over the canvas, too.</p>
       <Stack component="ul" spacing={1}>
@@ -83,25 +84,18 @@ export function Places({
       <form noValidate onSubmit={add}>
         <Row wraps align="flex-end">
           <FormField form={form} name="name" label="Name of a new place" placeholder="in the brush list" />
-          <FormField
+          <FormPick
             form={form}
             name="parent"
             label="The place it lies in"
-            select
-            slotProps={{ select: { native: true } }}
-          >
-            {ordered.map((one) => (
-              <option key={one.id} value={one.id}>
-                {one.name}
-              </option>
-            ))}
-          </FormField>
+            options={ordered.map((one) => [one.id, one.name])}
+          />
           <Button type="submit" variant="outlined">
             Add a place
           </Button>
         </Row>
       </form>
-    </section>
+    </Stack>
   );
 }
 

@@ -1,5 +1,6 @@
 'use client';
 
+import Stack from '@mui/material/Stack';
 import { type Command, pathText, type Rules } from '@/core/program/program';
 import { Tick } from '../kit/Tick';
 import styles from './allows.module.css';
@@ -21,7 +22,7 @@ export function Turns({
   const on = new Set(rules.turns.map(pathText));
   const listed = [...areas].sort(([a], [b]) => Number(on.has(b)) - Number(on.has(a)));
   return (
-    <section className="card" aria-labelledby="turns">
+    <Stack component="section" spacing={2} className="card" aria-labelledby="turns">
       <h2 id="turns">Taking turns</h2>
       <p className="soft">Commands of these areas may share a key: each press moves on to the next.</p>
       <ul className={styles.areas}>
@@ -38,6 +39,6 @@ export function Turns({
           </li>
         ))}
       </ul>
-    </section>
+    </Stack>
   );
 }

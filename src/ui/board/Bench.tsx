@@ -279,7 +279,7 @@ const About = memo(function About(props: AboutProps) {
           />
         ))}
       </ul>
-      {rest.ownKeys && <p className={styles.reached}>{describeReach(rest.ownKeys.reach)}</p>}
+      {rest.ownKeys && <p>{describeReach(rest.ownKeys.reach)}</p>}
       {mayKeep && bindings.length > 0 && (
         <Tick checked={rest.keepOwn} onChange={rest.onKeepOwn}>
           {bindings.length === 1 ? 'Keeps these as well' : 'Keeps all of these as well'}
@@ -336,7 +336,7 @@ function OwnKeys({
     );
   }
   return (
-    <li className={styles.ownRow}>
+    <li>
       <KeyCaps chord={chord} />
       <IconButton
         aria-pressed={keeper ?? false}

@@ -6,6 +6,7 @@ import { type Filter, type Mark, menuOf } from '@/core/finder/filters';
 import { KINDS } from '@/core/program/program';
 import { Row } from '../kit/Row';
 import { Ticks } from '../kit/Ticks';
+import { toggled } from '../kit/toggled';
 import type { Filtering } from './FilterMenu';
 
 type Lists = Pick<Filter, 'kinds' | 'menus' | 'contexts'>;
@@ -13,8 +14,6 @@ const REACH: readonly (readonly [Mark, string])[] = [
   ['hard to reach', 'hard to reach'],
   ['both hands', 'needs both hands'],
 ];
-const toggled = <T,>(list: readonly T[], one: T): T[] =>
-  list.includes(one) ? list.filter((other) => other !== one) : [...list, one];
 
 type Props = Filtering & { readonly anchor: HTMLElement; readonly onClose: () => void };
 

@@ -39,6 +39,8 @@ import type { ReachOf } from '@/core/reach/reachOf';
 import { FilterChip } from '../kit/FilterChip';
 import { IconAction } from '../kit/IconAction';
 import { Row } from '../kit/Row';
+import { toggled } from '../kit/toggled';
+import { TEXT_SCALE } from '../kit/tokens';
 import { KeyCaps } from '../parts/KeyCaps';
 import { Pin, type PinState } from '../parts/Pin';
 import { useSettings } from '../shell/SettingsContext';
@@ -82,8 +84,6 @@ const MOST_FOUND = 200;
 const SLOTS = 64;
 /** How long, in ms, the hand has to rest before the bench follows what is typed. */
 const REST = 300;
-/** As the text size has it, so that rows are as high as their text. */
-const TEXT_SCALE = { normal: 1, large: 1.125, largest: 1.25 } as const;
 
 /** Finds a command by its words, its menu or its keys. The field keeps the focus; arrow keys move through what it found. */
 export const Finder = memo(function Finder(props: Props) {
@@ -339,11 +339,7 @@ export const Finder = memo(function Finder(props: Props) {
 
 /** The filters that are one press away, each with how many it leaves; drawn anew only when these change. */
 const Filters = memo(function Filters({ program, filter, counts, onChange }: Filtering) {
-  const toggle = (mark: Mark): void =>
-    onChange({
-      ...filter,
-      marks: filter.marks.includes(mark) ? filter.marks.filter((one) => one !== mark) : [...filter.marks, mark],
-    });
+  const toggle = (mark: Mark): void => onChange({ ...filter, marks: toggled(filter.marks, mark) });
   return (
     <Row wraps gap={1} role="group" aria-label="Show">
       <FilterChip pressed={countOn(filter) === 0} onClick={() => onChange(NO_FILTER)}>

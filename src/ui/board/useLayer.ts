@@ -3,6 +3,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { inOrder, type Modifier } from '@/core/chord/chord';
 import { heldModifiers, modifierOfKey } from '@/core/keyboard/chordOfEvent';
+import { toggled } from '../kit/toggled';
 import { useSettings } from '../shell/SettingsContext';
 
 /** The modifiers whose layer the drawn keyboard shows: those held down, else those tapped or clicked. */
@@ -16,7 +17,7 @@ export function useLayer(): {
   const [held, setHeld] = useState<readonly Modifier[]>([]);
   const tapped = useRef<Modifier | null>(null);
   const toggle = useCallback((modifier: Modifier) => {
-    setLocked((now) => inOrder(now.includes(modifier) ? now.filter((one) => one !== modifier) : [...now, modifier]));
+    setLocked((now) => inOrder(toggled(now, modifier)));
   }, []);
   const showLayer = useCallback(
     (modifiers: readonly Modifier[]) => setLocked((now) => (now.join() === modifiers.join() ? now : modifiers)),

@@ -49,6 +49,9 @@ export function Tips() {
       if (anchor?.matches(':focus-visible')) show(anchor, REST);
       else hide();
     };
+    // Only what moves it takes it away: a list that follows elsewhere leaves it, and so does coming into view at the focus.
+    const scroll = ({ target }: Event): void =>
+      setShown((now) => (now && target instanceof Node && target.contains(now.anchor) ? null : now));
     const key = (event: KeyboardEvent): void => void (event.key === 'Escape' && hide());
     const on: readonly (readonly [string, (event: never) => void])[] = [
       ['pointerover', over],
@@ -57,7 +60,7 @@ export function Tips() {
       ['focusin', focus],
       ['focusout', hide],
       ['keydown', key],
-      ['scroll', hide],
+      ['scroll', scroll],
     ];
     for (const [name, run] of on)
       document.addEventListener(name, run as EventListener, { capture: true, passive: true });

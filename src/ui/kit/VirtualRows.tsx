@@ -1,9 +1,8 @@
 'use client';
 
-import { useVirtualizer, type Virtualizer } from '@tanstack/react-virtual';
+import { useVirtualizer } from '@tanstack/react-virtual';
 import { type HTMLAttributes, type ReactNode, type RefObject, useEffect, useRef } from 'react';
 
-export type RowList = Virtualizer<HTMLDivElement, Element>;
 type Props<T> = Omit<HTMLAttributes<HTMLDivElement>, 'children'> & {
   readonly rows: readonly T[];
   readonly keyOf: (row: T, index: number) => string;
@@ -17,14 +16,12 @@ type Props<T> = Omit<HTMLAttributes<HTMLDivElement>, 'children'> & {
   readonly rowsRole?: 'list' | 'rowgroup';
   readonly rowsLabel?: string;
   readonly scroller?: RefObject<HTMLDivElement | null>;
-  /** Handed the list, to bring a row into view. */
-  readonly list?: RefObject<RowList | null>;
   readonly children: (row: T, index: number) => ReactNode;
 };
 
 /** A long list, of which only what is in sight stands on the page; each row as high as its words need. */
 export function VirtualRows<T>(props: Props<T>) {
-  const { rows, keyOf, height, head, empty, rowsRole, rowsLabel, scroller, list: handed, children, ...rest } = props;
+  const { rows, keyOf, height, head, empty, rowsRole, rowsLabel, scroller, children, ...rest } = props;
   const own = useRef<HTMLDivElement>(null);
   const box = scroller ?? own;
   const list = useVirtualizer({
@@ -35,7 +32,6 @@ export function VirtualRows<T>(props: Props<T>) {
     overscan: 8,
     initialRect: { width: 900, height: 600 },
   });
-  if (handed) handed.current = list;
   // biome-ignore lint/correctness/useExhaustiveDependencies: rows of another size are measured anew.
   useEffect(() => list.measure(), [height]);
   return (

@@ -183,6 +183,8 @@ export const components: Components<Theme> = {
   },
   // Labels stand above their fields.
   MuiInputLabel: {
+    // It stands above its field, also where that is empty: what the field is like may be told in it.
+    defaultProps: { shrink: true },
     styleOverrides: {
       root: { position: 'static', transform: 'none', maxWidth: 'none', marginBottom: space(1), whiteSpace: 'normal' },
     },
@@ -244,7 +246,11 @@ export const components: Components<Theme> = {
           borderRadius: 0,
           background: 'var(--side)',
           borderInline: '1px solid var(--line)',
-          '& > .MuiButton-text': { alignSelf: 'flex-start' },
+          // Its words stand at the edge that all words there have.
+          '& > .MuiButton-text, & > :not(.row) > .MuiButton-text': {
+            alignSelf: 'flex-start',
+            marginLeft: 'calc(-1 * var(--space-2))',
+          },
         },
       },
     ],

@@ -1,5 +1,5 @@
 import type { CSSObject } from '@mui/material/styles';
-import { radius, space, type } from './tokens';
+import { radius, space, TEXT_SCALE, type } from './tokens';
 
 /** A phone, or a window at 200 or 400 %: one column, which the page scrolls. */
 const narrow = '@media (max-width: 48rem), (max-height: 30rem)';
@@ -25,8 +25,8 @@ export const globalStyles: CSSObject = {
   '*, *::before, *::after': { boxSizing: 'border-box' },
   'html, body': { height: '100%', margin: 0 },
   html: { textSizeAdjust: '100%' },
-  'html[data-text="large"]': { fontSize: '112.5%' },
-  'html[data-text="largest"]': { fontSize: '125%' },
+  'html[data-text="large"]': { fontSize: `${100 * TEXT_SCALE.large}%` },
+  'html[data-text="largest"]': { fontSize: `${100 * TEXT_SCALE.largest}%` },
   body: {
     background: 'var(--desk)',
     color: 'var(--text)',

@@ -8,6 +8,9 @@ export const TYPE = {
   6: '1.75rem',
 } as const;
 
+/** How much larger everything is at each text size; heights in pixels follow it. */
+export const TEXT_SCALE = { normal: 1, large: 1.125, largest: 1.25 } as const;
+
 /** The five spaces, for gaps, margins and paddings. */
 export const SPACE = { 1: '0.25rem', 2: '0.5rem', 3: '0.75rem', 4: '1rem', 5: '1.5rem' } as const;
 

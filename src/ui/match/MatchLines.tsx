@@ -12,6 +12,7 @@ import type { ChoiceKind } from '@/core/transfer/transferTypes';
 import { Column } from '../kit/Column';
 import { Row } from '../kit/Row';
 import { Segments } from '../kit/Segments';
+import { TEXT_SCALE } from '../kit/tokens';
 import { VirtualRows } from '../kit/VirtualRows';
 import { KeyCaps } from '../parts/KeyCaps';
 import { SentenceView } from '../parts/SentenceView';
@@ -34,7 +35,6 @@ type Props = {
   readonly onConfirm: (row: MatchRow) => void;
 };
 const ROW = 62;
-const TEXT_SCALE = { normal: 1, large: 1.125, largest: 1.25 } as const;
 
 /** What is done there and here, joined by wires, with a choice for each line. */
 export function MatchLines({ label, empty, rows, names, ...on }: Props) {

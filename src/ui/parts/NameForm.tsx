@@ -3,10 +3,10 @@
 import { joiResolver } from '@hookform/resolvers/joi';
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
-import TextField from '@mui/material/TextField';
 import { useForm } from 'react-hook-form';
 import { naming } from '@/schemas/forms';
 import { DialogFrame } from '../kit/DialogFrame';
+import { FormField } from '../kit/FormField';
 import { messageOf } from '../shell/api';
 
 type Props = {
@@ -23,7 +23,6 @@ type Props = {
 /** Asks for a name, and whose it is; stays open with the reason at its field when it can't be done. */
 export function NameForm({ title, action, name, owner, hint, onClose, onDone }: Props) {
   const form = useForm({ resolver: joiResolver(naming), defaultValues: { name, owner: owner ?? '' } });
-  const { errors, isSubmitting } = form.formState;
   const submit = form.handleSubmit(async (values) => {
     try {
       await onDone(values.name, values.owner);
@@ -42,7 +41,7 @@ export function NameForm({ title, action, name, owner, hint, onClose, onDone }: 
           <Button variant="text" onClick={onClose}>
             Leave it
           </Button>
-          <Button variant="contained" type="submit" disabled={isSubmitting}>
+          <Button variant="contained" type="submit" disabled={form.formState.isSubmitting}>
             {action}
           </Button>
         </>
@@ -50,22 +49,22 @@ export function NameForm({ title, action, name, owner, hint, onClose, onDone }: 
     >
       <Stack spacing={4}>
         {hint && <p className="soft">{hint}</p>}
-        <TextField
+        <FormField
+          form={form}
+          name="name"
           label="Name"
+          hint=" "
           autoFocus
           fullWidth
-          {...form.register('name')}
           onFocus={(event) => event.target.select()}
-          error={errors.name !== undefined}
-          helperText={errors.name?.message ?? ' '}
         />
         {owner !== undefined && (
-          <TextField
+          <FormField
+            form={form}
+            name="owner"
             label="Whose it is"
+            hint="For example Plate retoucher. May stay empty."
             fullWidth
-            {...form.register('owner')}
-            error={errors.owner !== undefined}
-            helperText={errors.owner?.message ?? 'For example Plate retoucher. May stay empty.'}
           />
         )}
       </Stack>

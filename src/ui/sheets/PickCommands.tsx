@@ -8,6 +8,7 @@ import type { KeymapView } from '@/core/view/views';
 import { Find } from '../kit/Find';
 import { Row } from '../kit/Row';
 import { Tick } from '../kit/Tick';
+import { toggled } from '../kit/toggled';
 import { KeyCaps } from '../parts/KeyCaps';
 import { ScreenDialog } from '../parts/ScreenDialog';
 
@@ -32,8 +33,7 @@ export function PickCommands({ view, keymap, picked, onPick, onClose }: Props) {
     );
     return [...all.filter((one) => first.has(one.id)), ...all.filter((one) => !first.has(one.id))];
   }, [commands, keymap, words, first]);
-  const toggle = (id: CommandId): void =>
-    onPick(picked.includes(id) ? picked.filter((one) => one !== id) : [...picked, id]);
+  const toggle = (id: CommandId): void => onPick(toggled(picked, id));
   return (
     <ScreenDialog title={`Pick commands: ${picked.length} picked`} onClose={onClose}>
       <Find label="Find a command" placeholder="Find a command with keys" autoFocus value={words} onChange={setWords} />

@@ -36,6 +36,7 @@ import { Pick } from '../kit/Pick';
 import { Segments } from '../kit/Segments';
 import { Tick } from '../kit/Tick';
 import { Ticks } from '../kit/Ticks';
+import { toggled } from '../kit/toggled';
 import { GroupNames } from './GroupNames';
 import { PickCommands } from './PickCommands';
 
@@ -111,8 +112,6 @@ export function SheetOptions({ given, links, request, spec, painted, onChoose }:
   const small = spec.form === 'card' || spec.form === 'note';
   const several = spec.form === 'programs';
   const fromKeymap = spec.form !== 'difference' && spec.form !== 'programs';
-  const toggled = <T,>(list: readonly T[], one: T): T[] =>
-    list.includes(one) ? list.filter((other) => other !== one) : [...list, one];
   return (
     <>
       <Choice

@@ -283,7 +283,7 @@ const Line = memo(function Line({ line, facts, keymap, pinned, ruledOut, lostPin
             <IconAction icon={X} label={`Take ${name} off the list`} onClick={() => on.onWish([line.command], false)} />
           </>
         ) : (
-          <Button variant="outlined" aria-label={`${name} must not move`} onClick={() => on.onStay(line.command)}>
+          <Button variant="inline" aria-label={`${name} must not move`} onClick={() => on.onStay(line.command)}>
             Must not move
           </Button>
         )}

@@ -17,6 +17,7 @@ import { FilterChip } from '../kit/FilterChip';
 import { Find } from '../kit/Find';
 import { Row } from '../kit/Row';
 import { Tick } from '../kit/Tick';
+import { TEXT_SCALE } from '../kit/tokens';
 import { VirtualRows } from '../kit/VirtualRows';
 import { KeyCaps } from '../parts/KeyCaps';
 import { useSettings } from '../shell/SettingsContext';
@@ -45,7 +46,6 @@ const WORDS: Readonly<Record<Shown, string>> = {
 const ROW = 46;
 const MOST_TICKED = 60;
 const TEN = 10;
-const TEXT_SCALE = { normal: 1, large: 1.125, largest: 1.25 } as const;
 
 /** Ticks the commands that are to have better keys, and tells how often a day each is used. */
 export const WishPicker = memo(function WishPicker(props: Props) {

@@ -6,6 +6,7 @@ import type { RoomView } from '@/core/view/views';
 import { compareWorkspaces } from '@/core/workspace/compareWorkspaces';
 import { PART_WORDS, type Part, pickParts } from '@/core/workspace/room';
 import { Ticks } from '../kit/Ticks';
+import { toggled } from '../kit/toggled';
 import { ScreenDialog } from '../parts/ScreenDialog';
 import type { RoomActions } from '../room/useRoom';
 import { useNotice } from '../shell/Notices';
@@ -55,9 +56,7 @@ export function FactoryDialog({ roomView, nameOf, keymapName, actions, onClose }
             </span>,
           ])}
           chosen={parts}
-          onToggle={(part) =>
-            setParts((list) => (list.includes(part) ? list.filter((one) => one !== part) : [...list, part]))
-          }
+          onToggle={(part) => setParts((list) => toggled(list, part))}
         />
       )}
       <p className="soft">Workspaces that are kept stay as they are.</p>

@@ -91,7 +91,7 @@ export function KeptList({ roomView, programSlug, persons, actions, onOpen, onKe
           return (
             <li key={one.id} className={styles.keptCard} data-here={here || undefined}>
               <Row gap={1}>
-                <Button variant="line" onClick={() => onOpen(one)}>
+                <Button variant="line" onClick={() => onOpen(one)} style={{ marginLeft: 'calc(-1 * var(--space-2))' }}>
                   <strong>{one.name}</strong>
                 </Button>
                 <ActionsMenu
