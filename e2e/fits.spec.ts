@@ -1,6 +1,6 @@
 import { open, still } from './support/browser';
 import { misfits } from './support/misfits';
-import { SCREENS } from './support/screens';
+import { MAIN, MAIN_SCREENS } from './support/screens';
 import { expect, test } from './support/test';
 
 /** The windows people have; the last two are a window of 1280x800 at 200 %, and one of 1280x1024 at 400 %. */
@@ -12,29 +12,8 @@ const WINDOWS = [
   [640, 400],
   [320, 256],
 ] as const;
-const MAIN = [
-  'Shelf',
-  'Bring in, preview',
-  'Board, keys held',
-  'Wish list, a plan',
-  'Compare',
-  'What the program allows',
-  'Match',
-  'Match, compared',
-  'Match, by concept',
-  'Tryout',
-  'Workspaces, panels',
-  'Workspaces, menus',
-  'Workspaces, tools',
-  'Workspaces, appearance',
-  'Sheets',
-  'Change list',
-];
-
-const FITTED = SCREENS.filter(([name]) => MAIN.includes(name));
-
 test('every screen named here is there, and what does not fit would be told', async ({ page }) => {
-  expect(FITTED.map(([name]) => name)).toEqual(MAIN);
+  expect(MAIN_SCREENS.map(([name]) => name)).toEqual(MAIN);
   await open(page, '/shelf');
   expect(await misfits(page)).toEqual([]);
   await page.evaluate(() => {
@@ -54,7 +33,7 @@ test('every screen named here is there, and what does not fit would be told', as
   expect(found).toContain("“in the brush list” can't be seen");
 });
 
-for (const [name, address, prepare] of FITTED) {
+for (const [name, address, prepare] of MAIN_SCREENS) {
   test(`${name}: fits every window, and 200 and 400 %`, async ({ page }) => {
     test.setTimeout(90_000);
     await open(page, address);

@@ -203,3 +203,25 @@ export const SCREENS: readonly Screen[] = [
   ['Change list', '/sheets/tarnlight/sheet-retouching/changes'],
   ['Nothing here', '/board/tarnlight/no-such-keymap'],
 ];
+
+/** The main views, by name. */
+export const MAIN = [
+  'Shelf',
+  'Bring in, preview',
+  'Board, keys held',
+  'Wish list, a plan',
+  'Compare',
+  'What the program allows',
+  'Match',
+  'Match, compared',
+  'Match, by concept',
+  'Tryout',
+  'Workspaces, panels',
+  'Workspaces, menus',
+  'Workspaces, tools',
+  'Workspaces, appearance',
+  'Sheets',
+  'Change list',
+];
+
+export const MAIN_SCREENS = SCREENS.filter(([name]) => MAIN.includes(name));

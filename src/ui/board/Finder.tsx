@@ -1,9 +1,7 @@
 'use client';
 
 import Button from '@mui/material/Button';
-import OutlinedInput from '@mui/material/OutlinedInput';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { Keyboard as KeyboardIcon } from 'lucide-react';
 import {
   type KeyboardEvent,
   memo,
@@ -16,36 +14,22 @@ import {
   useState,
 } from 'react';
 import { type ChordText, canonicalText } from '@/core/chord/chord';
-import { parseCanonical } from '@/core/chord/parseChord';
-import { writeChord } from '@/core/chord/writeChord';
 import type { ClashIndex } from '@/core/clash/clashIndex';
-import {
-  applyFilter,
-  countMarks,
-  countOn,
-  type Filter,
-  MARKS,
-  type Mark,
-  markCommands,
-  NO_FILTER,
-} from '@/core/finder/filters';
+import { applyFilter, countMarks, countOn, type Filter, markCommands, NO_FILTER } from '@/core/finder/filters';
 import { finderRows } from '@/core/finder/finderRows';
 import { searchCommands } from '@/core/finder/searchCommands';
 import { chordOfEvent, modifierOfKey } from '@/core/keyboard/chordOfEvent';
 import type { Draft } from '@/core/keymap/draft';
-import { type Binding, bindingsOf, holds } from '@/core/keymap/keymap';
-import { type Command, pathText } from '@/core/program/program';
+import { bindingsOf } from '@/core/keymap/keymap';
+import type { Command } from '@/core/program/program';
 import type { ReachOf } from '@/core/reach/reachOf';
-import { FilterChip } from '../kit/FilterChip';
-import { IconAction } from '../kit/IconAction';
-import { Row } from '../kit/Row';
-import { toggled } from '../kit/toggled';
 import { TEXT_SCALE } from '../kit/tokens';
-import { KeyCaps } from '../parts/KeyCaps';
-import { Pin, type PinState } from '../parts/Pin';
+import { useStable } from '../kit/useStable';
 import { useSettings } from '../shell/SettingsContext';
 import styles from './board.module.css';
-import { type Filtering, FilterMenu } from './FilterMenu';
+import { CommandRow, pinOf } from './CommandRow';
+import { Filters } from './Filters';
+import { FindField } from './FindField';
 import { useSearchIndex } from './useSearchIndex';
 
 type Props = {
@@ -62,21 +46,6 @@ type Props = {
   readonly onOpen: () => void;
 };
 
-const LABELS: Readonly<Record<Mark, string>> = {
-  'no key': 'No key',
-  yours: 'Yours',
-  keeper: 'Keeper',
-  spare: 'Spare',
-  clashing: 'Clashing',
-  'takes turns': 'Takes turns',
-  hold: 'Hold',
-  'hard to reach': 'Hard to reach',
-  'both hands': 'Both hands',
-};
-/** These are always offered; the others where there is one. */
-const ALWAYS: readonly Mark[] = ['no key', 'yours'];
-/** These stand in the menu of further filters, unless they are on. */
-const BY_REACH: readonly Mark[] = ['hard to reach', 'both hands'];
 const ROW = 40;
 const HEADING = 30;
 const MOST_FOUND = 200;
@@ -238,44 +207,31 @@ export const Finder = memo(function Finder(props: Props) {
     setFilter(NO_FILTER);
     inputRef.current?.focus();
   };
+  const onQuery = useStable((words: string) => {
+    setQuery(words);
+    wantsFirst.current = words.trim() !== '';
+    if (!wantsFirst.current) bringSoon(null);
+  });
+  const onFieldKeyDown = useStable(onKeyDown);
+  const onWay = useStable(() => {
+    setKeys(keys === null ? '' : null);
+    setQuery('');
+    inputRef.current?.focus();
+  });
+  // The field says which row is active without being drawn again.
+  useEffect(() => {
+    if (at < 0) inputRef.current?.removeAttribute('aria-activedescendant');
+    else inputRef.current?.setAttribute('aria-activedescendant', `command-${at}`);
+  }, [at, inputRef]);
   return (
     <section className={styles.finder} aria-label="Find a command">
-      <OutlinedInput
+      <FindField
         inputRef={inputRef}
-        fullWidth
-        size="small"
-        readOnly={keys !== null}
-        value={keys === null ? query : ''}
-        placeholder={keys === null ? 'Find a command, menu or keys…' : keys === '' ? 'Press keys…' : ''}
-        inputProps={{
-          role: 'combobox',
-          'aria-expanded': true,
-          'aria-controls': 'commands',
-          'aria-autocomplete': 'list',
-          'aria-activedescendant': at >= 0 ? `command-${at}` : undefined,
-          'aria-label': keys === null ? 'Find a command or a menu' : 'Press the keys whose holder you look for',
-          spellCheck: false,
-        }}
-        onChange={(event) => {
-          setQuery(event.target.value);
-          wantsFirst.current = event.target.value.trim() !== '';
-          if (!wantsFirst.current) bringSoon(null);
-        }}
-        onKeyDown={onKeyDown}
-        startAdornment={keys !== null && keys !== '' && <KeyCaps chord={keys} />}
-        endAdornment={
-          <IconAction
-            icon={KeyboardIcon}
-            label="Find by pressing keys"
-            tip={keys === null ? 'Find by pressing keys' : 'Find by words'}
-            aria-pressed={keys !== null}
-            onClick={() => {
-              setKeys(keys === null ? '' : null);
-              setQuery('');
-              inputRef.current?.focus();
-            }}
-          />
-        }
+        query={query}
+        keys={keys}
+        onQuery={onQuery}
+        onKeyDown={onFieldKeyDown}
+        onWay={onWay}
       />
       <Filters program={index.facts.program} filter={filter} counts={counts} onChange={setFilter} />
       <p className="hidden" role="status">
@@ -337,27 +293,6 @@ export const Finder = memo(function Finder(props: Props) {
   );
 });
 
-/** The filters that are one press away, each with how many it leaves; drawn anew only when these change. */
-const Filters = memo(function Filters({ program, filter, counts, onChange }: Filtering) {
-  const toggle = (mark: Mark): void => onChange({ ...filter, marks: toggled(filter.marks, mark) });
-  return (
-    <Row wraps gap={1} role="group" aria-label="Show">
-      <FilterChip pressed={countOn(filter) === 0} onClick={() => onChange(NO_FILTER)}>
-        All {program.commands.length}
-      </FilterChip>
-      {MARKS.filter(
-        (mark) =>
-          ALWAYS.includes(mark) || filter.marks.includes(mark) || (counts[mark] > 0 && !BY_REACH.includes(mark)),
-      ).map((mark) => (
-        <FilterChip key={mark} pressed={filter.marks.includes(mark)} onClick={() => toggle(mark)}>
-          {LABELS[mark]} {counts[mark]}
-        </FilterChip>
-      ))}
-      <FilterMenu program={program} filter={filter} counts={counts} onChange={onChange} />
-    </Row>
-  );
-});
-
 function emptyWords(query: string, keys: ChordText | null, filter: Filter): string {
   if (keys === '') return 'Press the keys whose holder you look for. Esc goes back to words.';
   if (keys !== null) return 'Nobody holds these keys.';
@@ -380,89 +315,3 @@ function holdersOf(index: ClashIndex, place: (chord: ChordText) => ChordText, ch
   ];
   return [...new Set(holders.map((holder) => holder.command))];
 }
-
-/** The pin of a command with keys; null for one without. */
-export function pinOf(command: Command, draft: Draft): PinState | null {
-  const bindings = bindingsOf(draft.keymap, command.id);
-  if (bindings.length === 0) return null;
-  if (draft.keymap.spares.has(command.id)) return 'spare';
-  if (bindings.some((binding) => binding.keeper)) return 'keeper';
-  return bindings.every((binding) => holds(draft.factory, command.id, binding.chord)) ? 'factory' : 'yours';
-}
-
-const PIN_WORDS: Readonly<Record<PinState, string>> = {
-  factory: 'factory key',
-  yours: 'yours',
-  keeper: 'keeper',
-  spare: 'spare',
-  clash: 'clash',
-  shared: 'takes turns',
-  fixed: 'fixed',
-};
-
-type RowProps = {
-  readonly id: string;
-  readonly command: Command;
-  readonly bindings: readonly Binding[];
-  readonly pin: PinState | null;
-  readonly turns: number;
-  readonly selected: boolean;
-  readonly place: number;
-  readonly of: number;
-  readonly start: number;
-  readonly onSelect: (command: Command) => void;
-  readonly onOpen: () => void;
-};
-const CommandRow = memo(function CommandRow(props: RowProps) {
-  const { id, command, bindings, pin, turns, selected, place, of, start, onSelect, onOpen } = props;
-  const { notation } = useSettings().settings;
-  const first = bindings[0]?.chord ?? '';
-  const parsed = parseCanonical(first);
-  // Said in one, so that a row needs no words hidden on the page.
-  const spoken = [
-    command.name,
-    pathText(command.path),
-    parsed ? writeChord(parsed, notation) : 'no key',
-    pin ? PIN_WORDS[pin] : '',
-  ];
-  return (
-    // biome-ignore lint/a11y/useKeyWithClickEvents: the field above is worked by keyboard and names this row as active.
-    <div
-      id={id}
-      role="option"
-      aria-selected={selected}
-      aria-label={spoken.filter((words) => words !== '').join(', ')}
-      aria-posinset={place + 1}
-      aria-setsize={of}
-      className={styles.row}
-      style={{ top: start }}
-      onClick={() => {
-        onSelect(command);
-        onOpen();
-      }}
-    >
-      <span className={styles.names}>
-        <span className={styles.name}>{command.name}</span>
-        <span className={styles.path} data-may-be-cut>
-          {pathText(command.path)}
-        </span>
-      </span>
-      {bindings.length === 0 ? (
-        <span className={`soft ${styles.rowKeys}`}>no key</span>
-      ) : (
-        <>
-          <span className={styles.rowKeys}>
-            <KeyCaps chord={first} silent />
-            {bindings.length > 1 && <span className="soft">+{bindings.length - 1}</span>}
-            {turns > 1 && (
-              <span className="soft" data-tip={`Takes turns with ${turns - 1} more`}>
-                ⟳{turns}
-              </span>
-            )}
-          </span>
-          {pin && <Pin state={pin} />}
-        </>
-      )}
-    </div>
-  );
-});

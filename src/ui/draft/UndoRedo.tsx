@@ -2,7 +2,7 @@
 
 import Button from '@mui/material/Button';
 import type { Draft } from '@/core/keymap/draft';
-import { useStable } from '../parts/useStable';
+import { useStable } from '../kit/useStable';
 import type { DraftActions } from './useDraft';
 import { useUndoKeys } from './useUndoKeys';
 

@@ -1,5 +1,6 @@
 import Chip from '@mui/material/Chip';
-import type { MouseEvent, ReactNode } from 'react';
+import { Children, type MouseEvent, memo, type ReactNode } from 'react';
+import { useStable } from './useStable';
 
 type Props = {
   readonly pressed: boolean;
@@ -7,11 +8,22 @@ type Props = {
   readonly children: ReactNode;
   readonly disabled?: boolean;
   readonly 'aria-label'?: string;
+  readonly 'aria-haspopup'?: 'dialog';
 };
 
-/** A filter that is on or off. */
-export function FilterChip({ pressed, children, ...rest }: Props) {
-  return (
-    <Chip component="button" type="button" clickable size="small" aria-pressed={pressed} label={children} {...rest} />
-  );
+/** A filter that is on or off. Drawn again only where it changes: pages have many, and a standard chip is dear. */
+export function FilterChip({ children, onClick, ...rest }: Props) {
+  const parts = Children.toArray(children);
+  const words = parts.every((one) => typeof one === 'string' || typeof one === 'number') ? parts.join('') : children;
+  return <Drawn {...rest} words={words} onClick={useStable(onClick)} />;
 }
+
+const Drawn = memo(function Drawn({
+  pressed,
+  words,
+  ...rest
+}: Omit<Props, 'children'> & { readonly words: ReactNode }) {
+  return (
+    <Chip component="button" type="button" clickable size="small" aria-pressed={pressed} label={words} {...rest} />
+  );
+});

@@ -31,7 +31,7 @@ import { Row } from '../kit/Row';
 import { replaceAddress } from '../kit/useBackCloses';
 import { KeymapPicker } from '../parts/KeymapPicker';
 import { NameDialog } from '../parts/NameDialog';
-import { useStable } from '../parts/useStable';
+import { useStable } from '../kit/useStable';
 import { useStore } from '../parts/useStore';
 import { ask } from '../shell/api';
 import { useNotice } from '../shell/Notices';

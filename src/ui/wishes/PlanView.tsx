@@ -17,11 +17,11 @@ import { FilterChip } from '../kit/FilterChip';
 import { IconAction } from '../kit/IconAction';
 import { Progress } from '../kit/Progress';
 import { Row } from '../kit/Row';
+import { useStable } from '../kit/useStable';
 import { KeyCaps } from '../parts/KeyCaps';
 import { ReachBar } from '../parts/ReachBar';
 import { SentenceView } from '../parts/SentenceView';
 import { spoken } from '../parts/spoken';
-import { useStable } from '../parts/useStable';
 import type { Planning } from './usePlan';
 import styles from './wishes.module.css';
 
