@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
-import { loadSettings } from '@/server/useCases/settings';
+import { loadVersionedSettings } from '@/server/useCases/settings';
 import { Providers } from '@/ui/shell/Providers';
 import { Rail } from '@/ui/shell/Rail';
 import '@/ui/shell/global.css';
@@ -13,10 +13,10 @@ export const metadata: Metadata = {
 export const dynamic = 'force-dynamic';
 
 export default async function Layout({ children }: { children: ReactNode }) {
-  const settings = await loadSettings();
+  const settings = await loadVersionedSettings();
   const nonce = (await headers()).get('x-nonce') ?? '';
   return (
-    <html lang="en" data-lamp={settings.lamp} data-text={settings.textSize}>
+    <html lang="en" data-lamp={settings.value.lamp} data-text={settings.value.textSize}>
       <body>
         <Providers nonce={nonce} settings={settings}>
           <div className="shell">

@@ -120,7 +120,10 @@ export async function inTransaction<T>(work: (transaction: Transaction) => Promi
     // Who waited while the file was held by another process need not wait as long once more.
     if (shared.grayPinHeld && shared.grayPinHeld.at >= asked) throw shared.grayPinHeld.trouble;
     const sequelize = await database();
-    return sequelize.transaction({ type: 'IMMEDIATE' as Transaction.TYPES }, work);
+    return sequelize.transaction({ type: 'IMMEDIATE' as Transaction.TYPES }, (transaction) =>
+      // What the work reads, it reads of what it has written.
+      moment.run(transaction, () => work(transaction)),
+    );
   });
   const said = mine.catch((error: unknown) => {
     const trouble = troubleOf(error);

@@ -36,7 +36,7 @@ describe('names that every object has', () => {
     const view = await loadKeymapView(...at);
     expect(view.bindings).toHaveLength(NAMES.length);
     expect(Object.keys((await loadProgramView(slug)).factoryKeys)).toHaveLength(NAMES.length);
-    expect((await loadWishes(...at)).uses).toEqual({});
+    expect((await loadWishes(...at)).uses.value).toEqual({});
     expect((await loadMatch(...at, { program: 'tarnlight', keymap: 'factory-keys' })).theirs).not.toBeNull();
     expect((await loadRoom(slug)).state.room).toBeDefined();
     expect((await loadChangeList(...at, null)).view.draft.id).toBe(view.draft.id);

@@ -1,3 +1,4 @@
+import type { EditMark } from '../core/sync/versioned';
 import { PROBLEM_STATUS, Problem } from '../schemas/problem';
 import { problemOf } from './stored/troubleOf';
 
@@ -18,6 +19,13 @@ export async function respond(work: () => Promise<unknown>): Promise<Response> {
       'Something went wrong here and nothing was changed. Try again; if it happens again, restart Gray Pin.';
     return Response.json({ error: { code: 'failed', message } }, { status: 500 });
   }
+}
+
+/** What an edit was made on, and its key, where a window says so (RFC 9110, If-Match; the Idempotency-Key header). */
+export function markOf(request: Request): EditMark {
+  const revision = /^"(\d{1,15})"$/.exec(request.headers.get('if-match') ?? '')?.[1];
+  const key = /^[\w-]{8,64}$/.exec(request.headers.get('idempotency-key') ?? '')?.[0];
+  return { ...(revision === undefined ? {} : { revision: Number(revision) }), ...(key === undefined ? {} : { key }) };
 }
 
 /** The JSON body of a request. @throws Problem when it is not JSON or larger than 4 MB. */

@@ -1,6 +1,7 @@
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { QueryTypes } from 'sequelize';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type Said, withSaid } from '../core/counterpart/knownPairs';
 import { toProgramFile } from '../core/file/programFile';
@@ -14,7 +15,6 @@ import { seedDemo } from './demo/seedDemo';
 import { readProgramFile, understand } from './reading/understand';
 import { findKeymap, keymapById, listKeymaps, loadBindings } from './repositories/keymaps';
 import { findProgram } from './repositories/programs';
-import { select } from './repositories/rows';
 import { loadWishes, saveUses, saveWishList } from './useCases/advice';
 import { bringIn, exportProgram, programFromList } from './useCases/bringIn';
 import {
@@ -201,7 +201,7 @@ describe('a keymap on disk', () => {
     const program = shelf.find((one) => one.slug === slug);
     expect(program?.keymaps.find((one) => one.id === copy.id)).toMatchObject({ name: 'Spare copy', putAway: true });
     await changeKeymap(copy.id, { putAway: false });
-    expect((await keymapById(copy.id)).put_away_at).toBeNull();
+    expect((await keymapById(copy.id)).putAwayAt).toBeNull();
   });
 });
 
@@ -363,9 +363,11 @@ describe('bringing in', () => {
         ['Quillmoor', true, 2],
         ['Tarnlight', true, 3],
       ]);
-      expect(await select('PRAGMA journal_mode')).toEqual([{ journal_mode: 'wal' }]);
-      expect(await select('PRAGMA synchronous')).toEqual([{ synchronous: 2 }]);
-      expect(await select('PRAGMA foreign_keys')).toEqual([{ foreign_keys: 1 }]);
+      const sequelize = await database();
+      const one = (pragma: string) => sequelize.query(pragma, { type: QueryTypes.SELECT });
+      expect(await one('PRAGMA journal_mode')).toEqual([{ journal_mode: 'wal' }]);
+      expect(await one('PRAGMA synchronous')).toEqual([{ synchronous: 2 }]);
+      expect(await one('PRAGMA foreign_keys')).toEqual([{ foreign_keys: 1 }]);
     } finally {
       await closeDatabase();
       process.env.GRAY_PIN_DATA = folder;
@@ -382,14 +384,17 @@ describe('advice', () => {
     const { slug, mine, factory } = await fresh();
     await saveUses(mine.id, { undo: 90, clone: 4 }, false);
     await saveUses(mine.id, { clone: null, patch: 2.5 }, false);
-    expect((await loadWishes(slug, 'mine')).uses).toEqual({ undo: 90, patch: 2.5 });
-    expect((await loadWishes(slug, factory.slug)).uses).toEqual({});
+    expect((await loadWishes(slug, 'mine')).uses.value).toEqual({ undo: 90, patch: 2.5 });
+    expect((await loadWishes(slug, factory.slug)).uses.value).toEqual({});
     await saveUses(mine.id, { trim: 1 }, true);
     const list = { ...EMPTY_LIST, wishes: ['undo'], pins: [['undo', 'Mod+Z']] as [string, string][] };
     await saveWishList(mine.id, list);
     await saveWishList(mine.id, { ...list, spendBelow: 3 });
-    expect(await loadWishes(slug, 'mine')).toMatchObject({ uses: { trim: 1 }, list: { ...list, spendBelow: 3 } });
-    expect((await loadWishes(slug, factory.slug)).list).toBeNull();
+    expect(await loadWishes(slug, 'mine')).toMatchObject({
+      uses: { value: { trim: 1 } },
+      list: { value: { ...list, spendBelow: 3 } },
+    });
+    expect((await loadWishes(slug, factory.slug)).list.value).toBeNull();
   });
 
   it('knows the keys of the other programs, not its own', async () => {
@@ -406,7 +411,7 @@ describe('match', () => {
   it('remembers counterparts both ways, the latest word alone', async () => {
     const [one, other] = [await fresh(), await fresh()];
     const said = async () =>
-      (await loadMatch(one.slug, 'factory-keys', null)).said.filter(
+      (await loadMatch(one.slug, 'factory-keys', null)).said.value.filter(
         (row) => row.program === one.slug || row.other === one.slug,
       );
     await sayCounterpart(one.slug, 'clone', other.slug, 'patch');
@@ -432,7 +437,7 @@ describe('match', () => {
       await sayCounterpart(program, command, there, counterpart);
       known = withSaid(known, { program, command, other: there }, counterpart);
       const { said } = await loadMatch(one.slug, 'mine', null);
-      const own = said.filter((row) => slugs.includes(row.program) && slugs.includes(row.other));
+      const own = said.value.filter((row) => slugs.includes(row.program) && slugs.includes(row.other));
       expect(own).toEqual(known);
     }
   });
@@ -448,7 +453,7 @@ describe('match', () => {
     await savePlan(one.mine.id, source.draft.id, plan);
     const match = await loadMatch(one.slug, 'mine', null);
     expect(match.theirs?.draft.id).toBe(source.draft.id);
-    expect(match.plan).toEqual(plan);
+    expect(match.plan.value).toEqual(plan);
     expect((await loadMatch(one.slug, 'mine', { program: 'nowhere', keymap: 'x' }).catch((error) => error)).code).toBe(
       'not found',
     );

@@ -135,10 +135,10 @@ describe('a change list', () => {
     await saveTicks(to, from, ['one', 'two']);
     await saveTicks(to, from, ['two']);
     await closeDatabase();
-    expect((await loadChangeList(PROGRAM, KEYMAP, 'factory-keys')).ticks).toEqual(['two']);
+    expect((await loadChangeList(PROGRAM, KEYMAP, 'factory-keys')).ticks.value).toEqual(['two']);
     const other = list.keymaps.find((one) => ![KEYMAP, 'factory-keys'].includes(one.slug));
-    expect((await loadChangeList(PROGRAM, KEYMAP, other?.slug ?? KEYMAP)).ticks).toEqual([]);
-    expect((await loadChangeList(PROGRAM, 'factory-keys', KEYMAP)).ticks).toEqual([]);
+    expect((await loadChangeList(PROGRAM, KEYMAP, other?.slug ?? KEYMAP)).ticks.value).toEqual([]);
+    expect((await loadChangeList(PROGRAM, 'factory-keys', KEYMAP)).ticks.value).toEqual([]);
   });
 
   it('is refused between keymaps of two programs, and from one that is not there', async () => {

@@ -66,6 +66,7 @@ export async function prepareTakes(): Promise<Takes> {
     'POST keymaps/[id]/tape': async () => ({ ...(await revision()), cursor: 0 }),
     'PATCH keymaps/[id]/ticks': async () => ({ from: other, ticks: ['a step'] }),
     'PATCH keymaps/[id]/uses': async () => ({ uses: { [command]: 12 }, all: false }),
+    'GET keymaps/[id]/bindings': nothing,
     'GET keymaps/[id]/view': nothing,
     'PATCH keymaps/[id]/wishes': async () => ({
       wishes: [command],

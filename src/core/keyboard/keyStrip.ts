@@ -1,18 +1,14 @@
-import type { ChordText } from '../chord/chord';
-import { parseCanonical } from '../chord/parseChord';
 import type { Key, Keyboard } from './keyboard';
 
 /** For each printed key of a keyboard, whether any chord of a keymap uses it, and whether one of yours does. */
 export function keyStrip(
   keyboard: Keyboard,
-  chords: readonly (readonly [ChordText, boolean])[],
+  pins: readonly (readonly [key: string, yours: boolean])[],
 ): { readonly key: Key; readonly pin: 'factory' | 'yours' | null }[] {
   const used = new Map<Key, boolean>();
-  for (const [text, yours] of chords) {
-    for (const { key } of parseCanonical(text)?.strokes ?? []) {
-      const at = key === null ? undefined : keyboard.byChar.get(key)?.key;
-      if (at) used.set(at, yours || (used.get(at) ?? false));
-    }
+  for (const [key, yours] of pins) {
+    const at = keyboard.byChar.get(key)?.key;
+    if (at) used.set(at, yours || (used.get(at) ?? false));
   }
   return keyboard.keys
     .filter((key) => key.levels.length > 0)

@@ -1,12 +1,11 @@
 import type { Where } from '../keyboard/where';
 import { draftOf } from '../keymap/draft';
-import { type Keymap, keymapOf } from '../keymap/keymap';
+import type { Keymap } from '../keymap/keymap';
 import type { CommandId } from '../program/program';
 import type { SheetsView } from '../view/views';
 import { type Ink, marksOf } from '../workspace/dressing';
 import type { SheetRequest } from './sheetContents';
 import type { SheetSpec } from './sheetSpec';
-import type { SideBySide } from './sideBySide';
 
 /** What sheets are made of, whatever is chosen of them. */
 export type SheetData = {
@@ -22,22 +21,23 @@ export function sheetDataOf(given: SheetsView): SheetData {
   return { given, keymap, factory, marks: marksOf(given.dressing), uses: new Map(Object.entries(given.uses)) };
 }
 
+/** What a sheet shows of other keymaps, where it does. */
+export type Others = Pick<SheetRequest, 'sideBySide' | 'base'>;
+
 /** What is wanted of a keymap as a sheet, for the preview and the files alike. */
 export function requestOf(
-  { given: { view, bases }, ...data }: SheetData,
+  { given: { view }, ...data }: SheetData,
   spec: SheetSpec,
   where: Where,
-  sideBySide?: SideBySide,
+  others: Others,
 ): SheetRequest {
-  const base = bases.find((one) => one.slug === spec.base);
   return {
     ...data,
     program: view.program,
     keymapName: view.draft.name,
     spec,
     where,
-    ...(sideBySide ? { sideBySide } : {}),
+    ...others,
     footer: view.draft.owner,
-    ...(base ? { base: { name: base.name, keymap: keymapOf(base.bindings) } } : {}),
   };
 }

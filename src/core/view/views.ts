@@ -2,11 +2,13 @@ import type { Elsewhere } from '../advice/advisor';
 import type { WishList } from '../advice/wishList';
 import type { ChordText } from '../chord/chord';
 import type { Said } from '../counterpart/knownPairs';
+import type { KeymapInBrief } from '../keymap/inBrief';
 import type { Row } from '../keymap/keymap';
 import type { Change, Ticket } from '../keymap/ticket';
 import type { CommandId, Program } from '../program/program';
 import type { Reading } from '../reading/readCommandList';
 import type { SheetSpec } from '../sheet/sheetSpec';
+import type { Versioned } from '../sync/versioned';
 import type { Derivation, MatchPlan } from '../transfer/matchPlan';
 import type { Dressing } from '../workspace/dressing';
 import type { Room, Workspace } from '../workspace/room';
@@ -49,19 +51,23 @@ export type AdviceView = {
   readonly elsewhere: readonly Elsewhere[];
 };
 /** The wish list of a keymap with all it is planned from; null where none was made yet. */
-export type WishesView = AdviceView & { readonly view: KeymapView; readonly list: WishList | null };
+export type WishesView = Pick<AdviceView, 'elsewhere'> & {
+  readonly view: KeymapView;
+  readonly list: Versioned<WishList | null>;
+  readonly uses: Versioned<AdviceView['uses']>;
+};
 
 /** A keymap and the one it is to feel like; null for that where there is no other program. */
 export type MatchView = {
   readonly view: KeymapView;
   readonly theirs: KeymapView | null;
-  readonly said: readonly Said[];
+  readonly said: Versioned<readonly Said[]>;
   /** The names of programs by their addresses. */
   readonly programNames: Readonly<Record<string, string>>;
   /** Uses a day as told, here and there. */
   readonly uses: Readonly<Record<CommandId, number>>;
   readonly usesThere: Readonly<Record<CommandId, number>>;
-  readonly plan: MatchPlan | null;
+  readonly plan: Versioned<MatchPlan | null>;
   /** Where the keymap was derived from the other. */
   readonly derivation: Derivation | null;
 };
@@ -73,7 +79,7 @@ export type ProgramsView = Pick<MatchView, 'said' | 'programNames'> & {
 };
 
 /** A keymap as the Shelf lists it. */
-export type KeymapSummary = {
+export type KeymapSummary = KeymapInBrief & {
   readonly id: number;
   readonly slug: string;
   readonly name: string;
@@ -83,12 +89,6 @@ export type KeymapSummary = {
   readonly locked: boolean;
   readonly putAway: boolean;
   readonly lastUsed: string | null;
-  readonly bindings: number;
-  /** Commands whose keys differ from the factory's, and from what was last kept. */
-  readonly yours: number;
-  readonly draftChanges: number;
-  /** Every chord of the keymap, once, and whether it is one of yours. */
-  readonly chords: readonly (readonly [ChordText, boolean])[];
 };
 export type ProgramSummary = {
   readonly slug: string;
@@ -172,7 +172,7 @@ export type ChangeListView = {
   readonly view: KeymapView;
   readonly from: KeymapView;
   readonly keymaps: readonly { readonly slug: string; readonly name: string; readonly owner: string }[];
-  readonly ticks: readonly string[];
+  readonly ticks: Versioned<readonly string[]>;
 };
 
 export type KeptSheet = {
@@ -188,7 +188,7 @@ export type SheetsView = {
   readonly dressing: Dressing;
   readonly uses: Readonly<Record<CommandId, number>>;
   /** The program's other keymaps, to compare with. */
-  readonly bases: readonly { readonly slug: string; readonly name: string; readonly bindings: readonly Row[] }[];
+  readonly bases: readonly { readonly id: number; readonly slug: string; readonly name: string }[];
   readonly sheets: readonly KeptSheet[];
 };
 

@@ -37,8 +37,8 @@ export async function seedDemo(folder: string): Promise<boolean> {
 
 async function takeSteps({ program: programSlug, keymap: keymapSlug, steps, uses, wishes }: DraftSteps): Promise<void> {
   const programRow = await findProgram(programSlug);
-  const { id, version_id } = await findKeymap(programRow.id, keymapSlug);
-  const { program } = await loadProgram(programRow, version_id);
+  const { id, versionId } = await findKeymap(programRow.id, keymapSlug);
+  const { program } = await loadProgram(programRow, versionId);
   const facts = programFacts(program);
   const where = whereOf(DEFAULT_KEYBOARD);
   for (const step of steps) {

@@ -5,6 +5,8 @@ import { advice } from './003-advice';
 import { match } from './004-match';
 import { workspaces } from './005-workspaces';
 import { sheets } from './006-sheets';
+import { summaries } from './007-summaries';
+import { inStep } from './008-in-step';
 
 /** One step of the database's shape. Never edited once released; a new step is added at the end instead. */
 export type Migration = {
@@ -12,4 +14,13 @@ export type Migration = {
   readonly up: (sequelize: Sequelize, transaction: Transaction) => Promise<void>;
 };
 
-export const migrations: readonly Migration[] = [firstTables, marksAndRules, advice, match, workspaces, sheets];
+export const migrations: readonly Migration[] = [
+  firstTables,
+  marksAndRules,
+  advice,
+  match,
+  workspaces,
+  sheets,
+  summaries,
+  inStep,
+];

@@ -1,81 +1,77 @@
-import type { Transaction } from 'sequelize';
-import { type Binding, type Keymap, keymapOf, type Row, rowsOf } from '../../core/keymap/keymap';
+import { type Attributes, literal, Op, type Transaction } from 'sequelize';
+import { type Binding, type Keymap, keymapOf, rowsOf } from '../../core/keymap/keymap';
 import type { Change, Ticket } from '../../core/keymap/ticket';
 import { slugs } from '../../core/text/slug';
 import { Problem } from '../../schemas/problem';
-import { change, insert, insertMany, select } from './rows';
+import { now } from '../clock';
+import type { KeymapModel, RevisionModel, TicketModel } from '../models/keymaps';
+import { models, within } from '../models/models';
+import { among, canBeNamed, inParts, insertMany, plain } from './rows';
 
-export type KeymapRow = {
-  id: number;
-  program_id: number;
-  version_id: number;
-  slug: string;
-  name: string;
-  owner: string;
-  factory: 0 | 1;
-  unnamed: 0 | 1;
-  /** A locked keymap takes no edits until it is unlocked. */
-  locked: 0 | 1;
-  /** Counts every change of the draft; an edit names the one it was made on. */
-  revision: number;
-  /** How many tickets of the tape are applied; the ones after it have been undone. */
-  cursor: number;
-  put_away_at: string | null;
-  last_used_at: string | null;
-  created_at: string;
-};
+export type KeymapRow = Attributes<KeymapModel>;
 
 /** Every keymap of a program, the factory's first, then as they were made. */
-export function listKeymaps(programId: number, transaction?: Transaction): Promise<KeymapRow[]> {
-  return select<KeymapRow>(
-    'SELECT * FROM keymaps WHERE program_id = :programId ORDER BY factory DESC, id',
-    { programId },
-    transaction,
-  );
+export async function listKeymaps(programId: number, transaction?: Transaction): Promise<KeymapRow[]> {
+  const { Keymap } = await models();
+  const rows = await Keymap.findAll({
+    where: { programId },
+    order: [['factory', 'DESC'], 'id'],
+    ...within(transaction),
+  });
+  return rows.map(plain);
 }
 
 /** A keymap by its address; @throws Problem when there is none. */
 export async function findKeymap(programId: number, slug: string): Promise<KeymapRow> {
-  const [row] = await select<KeymapRow>('SELECT * FROM keymaps WHERE program_id = :programId AND slug = :slug', {
-    programId,
-    slug,
-  });
+  const { Keymap } = await models();
+  const row = canBeNamed(slug) ? await Keymap.findOne({ where: { programId, slug }, ...within(undefined) }) : null;
   if (!row) throw new Problem('not found', `There is no keymap at this address (${slug}). Choose one on the Shelf.`);
-  return row;
+  return plain(row);
 }
 
 /** A keymap by its number; @throws Problem when there is none. */
 export async function keymapById(id: number, transaction?: Transaction): Promise<KeymapRow> {
-  const [row] = await select<KeymapRow>('SELECT * FROM keymaps WHERE id = :id', { id }, transaction);
+  const { Keymap } = await models();
+  const row = await Keymap.findByPk(id, within(transaction));
   if (!row) throw new Problem('not found', 'This keymap is no longer there. Choose another on the Shelf.');
-  return row;
+  return plain(row);
 }
 
 /** The factory keymap of a version. */
 export async function factoryRow(versionId: number, transaction?: Transaction): Promise<KeymapRow> {
-  const [row] = await select<KeymapRow>(
-    'SELECT * FROM keymaps WHERE version_id = :versionId AND factory = 1',
-    { versionId },
-    transaction,
-  );
+  const { Keymap } = await models();
+  const row = await Keymap.findOne({ where: { versionId, factory: true }, ...within(transaction) });
   if (!row) throw new Problem('not found', 'The factory keymap of this version is missing.');
-  return row;
+  return plain(row);
 }
 
-/** What the draft of a keymap holds now; for the factory keymap, what it always holds. */
-export async function loadBindings(keymapId: number, transaction?: Transaction): Promise<Keymap> {
-  const rows = await select<{ command: string; chord: string; keeper: 0 | 1; hook: string }>(
-    'SELECT command, chord, keeper, hook FROM bindings WHERE keymap_id = :keymapId ORDER BY id',
-    { keymapId },
-    transaction,
-  );
-  const spares = await select<{ command: string }>(
-    'SELECT command FROM spares WHERE keymap_id = :keymapId ORDER BY id',
-    { keymapId },
-    transaction,
-  );
+/**
+ * What the draft of a keymap holds now, or of it the commands named; for the factory keymap, what it always holds.
+ * Thousands of rows, so they are read as they are.
+ */
+export async function loadBindings(
+  keymapId: number,
+  transaction?: Transaction,
+  commands?: readonly string[],
+): Promise<Keymap> {
+  const { Binding, Spare } = await models();
+  const where = { keymapId, ...among(commands) };
+  const rows = await Binding.findAll({
+    attributes: ['command', 'chord', 'keeper', 'hook'],
+    where,
+    order: ['id'],
+    raw: true,
+    ...within(transaction),
+  });
+  const spares = await Spare.findAll({
+    attributes: ['command'],
+    where,
+    order: ['id'],
+    raw: true,
+    ...within(transaction),
+  });
   return keymapOf(
-    rows.map((row): Row => [row.command, row.chord, row.keeper === 1, row.hook]),
+    rows.map(({ command, chord, keeper, hook }) => [command, chord, Boolean(keeper), hook]),
     spares.map((row) => row.command),
   );
 }
@@ -86,46 +82,67 @@ export type Kept = {
   readonly cursor: number | null;
   readonly keptAt: string;
 };
-type RevisionRow = { number: number; bindings: string; spares: string; cursor: number | null; kept_at: string };
 
-function keptOf(row: RevisionRow): Kept {
-  const keymap = keymapOf(JSON.parse(row.bindings) as Row[], JSON.parse(row.spares) as string[]);
-  return { number: row.number, keymap, cursor: row.cursor, keptAt: row.kept_at };
-}
+const keptOf = ({ number, bindings, spares, cursor, keptAt }: RevisionModel): Kept => ({
+  number,
+  keymap: keymapOf(bindings, spares),
+  cursor,
+  keptAt,
+});
 
 /** Every kept version of a keymap, the newest first. */
 export async function listKept(keymapId: number, transaction?: Transaction): Promise<Kept[]> {
-  const rows = await select<RevisionRow>(
-    'SELECT number, bindings, spares, cursor, kept_at FROM revisions WHERE keymap_id = :keymapId ORDER BY number DESC',
-    { keymapId },
-    transaction,
-  );
+  const { Revision } = await models();
+  const rows = await Revision.findAll({ where: { keymapId }, order: [['number', 'DESC']], ...within(transaction) });
   return rows.map(keptOf);
 }
 
 /** The last kept version; `cursor` is where on the tape it was kept, if the tape still leads there. */
 export async function loadKept(keymapId: number, transaction?: Transaction): Promise<Kept> {
-  const [row] = await select<RevisionRow>(
-    'SELECT number, bindings, spares, cursor, kept_at FROM revisions WHERE keymap_id = :keymapId ORDER BY number DESC LIMIT 1',
-    { keymapId },
-    transaction,
-  );
+  const { Revision } = await models();
+  const row = await Revision.findOne({ where: { keymapId }, order: [['number', 'DESC']], ...within(transaction) });
   if (!row) throw new Problem('not found', 'This keymap has never been kept.');
   return keptOf(row);
 }
 
-/** The whole tape, applied tickets and undone ones. */
-export async function loadTape(keymapId: number, transaction?: Transaction): Promise<Ticket[]> {
-  const rows = await select<{ title: string; changes: string; pulled: string | null }>(
-    'SELECT title, changes, pulled FROM tickets WHERE keymap_id = :keymapId ORDER BY position',
-    { keymapId },
-    transaction,
-  );
-  return rows.map((row) => ({
-    title: row.title,
-    changes: JSON.parse(row.changes) as Change[],
-    ...(row.pulled === null ? {} : { pulled: JSON.parse(row.pulled) as number[] }),
-  }));
+/** Where on the tape a keymap was kept last, if the tape still leads there. */
+export async function keptCursor(keymapId: number, transaction?: Transaction): Promise<number | null> {
+  const { Revision } = await models();
+  const row = await Revision.findOne({
+    attributes: ['cursor'],
+    where: { keymapId },
+    order: [['number', 'DESC']],
+    ...within(transaction),
+  });
+  return row?.cursor ?? null;
+}
+
+const ticketOf = ({ title, changes, pulled }: TicketModel): Ticket => ({
+  title,
+  changes,
+  ...(pulled === null ? {} : { pulled }),
+});
+
+/** The tape, applied tickets and undone ones; of it, where so asked, what lies after one place and up to another. */
+export async function loadTape(
+  keymapId: number,
+  transaction?: Transaction,
+  after = 0,
+  upTo = Number.MAX_SAFE_INTEGER,
+): Promise<Ticket[]> {
+  const { Ticket } = await models();
+  const rows = await Ticket.findAll({
+    where: { keymapId, position: { [Op.gt]: after, [Op.lte]: upTo } },
+    order: ['position'],
+    ...within(transaction),
+  });
+  return rows.map(ticketOf);
+}
+
+/** How many tickets the tape has, applied ones and undone ones. */
+export async function tapeLength(keymapId: number, transaction?: Transaction): Promise<number> {
+  const { Ticket } = await models();
+  return Ticket.count({ where: { keymapId }, ...within(transaction) });
 }
 
 export type NewKeymap = {
@@ -141,38 +158,38 @@ export type NewKeymap = {
 };
 
 /** Stores a new keymap, kept as its first version. */
-export async function insertKeymap(given: NewKeymap, now: string, transaction: Transaction): Promise<KeymapRow> {
-  const slug = await freeSlug(given.programId, given.name, transaction);
-  const id = await insert(
-    'keymaps',
+export async function insertKeymap(given: NewKeymap, transaction: Transaction): Promise<KeymapRow> {
+  const { Keymap, Binding, Spare, Ticket } = await models();
+  const { programId, versionId, name, owner, factory = false, unnamed = false, keymap, tape = [] } = given;
+  const row = await Keymap.create(
     {
-      program_id: given.programId,
-      version_id: given.versionId,
-      slug,
-      name: given.name,
-      owner: given.owner,
-      factory: given.factory ? 1 : 0,
-      unnamed: given.unnamed ? 1 : 0,
-      locked: 0,
+      programId,
+      versionId,
+      slug: await freeSlug(programId, name, transaction),
+      name,
+      owner,
+      factory,
+      unnamed,
       revision: 1,
-      cursor: given.tape?.length ?? 0,
-      put_away_at: null,
-      last_used_at: null,
-      created_at: now,
+      cursor: tape.length,
+      putAwayAt: null,
+      lastUsedAt: null,
+      createdAt: now(),
     },
-    transaction,
+    { transaction },
   );
-  const rows = [...given.keymap.bindings].flatMap(([command, bindings]) => bindingRows(id, command, bindings));
-  await insertMany('bindings', rows, transaction);
+  const { id: keymapId } = row;
+  const bindings = [...keymap.bindings].flatMap(([command, list]) => bindingRows(keymapId, command, list));
+  await insertMany(Binding, bindings, transaction);
   await insertMany(
-    'spares',
-    [...given.keymap.spares].map((command) => ({ keymap_id: id, command })),
+    Spare,
+    [...keymap.spares].map((command) => ({ keymapId, command })),
     transaction,
   );
-  const tickets = (given.tape ?? []).map((one, i) => ticketRow(id, i + 1, one, now));
-  await insertMany('tickets', tickets, transaction);
-  await insertRevision(id, given.keymap, tickets.length, now, transaction);
-  return keymapById(id, transaction);
+  const tickets = tape.map((one, i) => ticketRow(keymapId, i + 1, one));
+  await insertMany(Ticket, tickets, transaction);
+  await insertRevision(keymapId, keymap, tickets.length, transaction);
+  return plain(row);
 }
 
 /** An address in the program that no other keymap has. */
@@ -186,14 +203,13 @@ export async function insertRevision(
   keymapId: number,
   keymap: Keymap,
   cursor: number,
-  now: string,
   transaction: Transaction,
 ): Promise<void> {
-  await change(
-    `INSERT INTO revisions (keymap_id, number, bindings, spares, cursor, kept_at)
-     SELECT :keymapId, coalesce(max(number), 0) + 1, :bindings, :spares, :cursor, :now FROM revisions WHERE keymap_id = :keymapId`,
-    { keymapId, bindings: JSON.stringify(rowsOf(keymap)), spares: JSON.stringify([...keymap.spares]), cursor, now },
-    transaction,
+  const { Revision } = await models();
+  const last = await Revision.max<number | null, RevisionModel>('number', { where: { keymapId }, transaction });
+  await Revision.create(
+    { keymapId, number: (last ?? 0) + 1, bindings: rowsOf(keymap), spares: [...keymap.spares], cursor, keptAt: now() },
+    { transaction },
   );
 }
 
@@ -205,13 +221,13 @@ export async function advance(
   row: KeymapRow,
   revision: number,
   cursor: number,
-  now: string,
   transaction: Transaction,
 ): Promise<number> {
-  const changed = await change(
-    'UPDATE keymaps SET revision = revision + 1, cursor = :cursor, last_used_at = :now WHERE id = :id AND revision = :revision',
-    { id: row.id, revision, cursor, now },
-    transaction,
+  const { Keymap } = await models();
+  // One statement that compares and sets, so that nobody comes in between.
+  const [changed] = await Keymap.update(
+    { revision: literal('revision + 1') as unknown as number, cursor, lastUsedAt: now() },
+    { where: { id: row.id, revision }, transaction },
   );
   if (changed !== 1) {
     throw new Problem(
@@ -229,74 +245,49 @@ export async function writeChanges(
   changes: readonly Change[],
   transaction: Transaction,
 ): Promise<void> {
-  for (const { command, after, spare } of changes) {
-    await change(
-      'DELETE FROM bindings WHERE keymap_id = :keymapId AND command = :command',
-      { keymapId, command },
-      transaction,
-    );
-    await insertMany('bindings', bindingRows(keymapId, command, after), transaction);
-    if (spare?.[1]) await insertMany('spares', [{ keymap_id: keymapId, command }], transaction);
-    else if (spare)
-      await change(
-        'DELETE FROM spares WHERE keymap_id = :keymapId AND command = :command',
-        { keymapId, command },
-        transaction,
-      );
-  }
+  const { Binding, Spare } = await models();
+  const named = (some: readonly Change[]) => ({ keymapId, command: some.map((one) => one.command) });
+  await inParts(changes, (some) => Binding.destroy({ where: named(some), transaction }));
+  await insertMany(
+    Binding,
+    changes.flatMap(({ command, after }) => bindingRows(keymapId, command, after)),
+    transaction,
+  );
+  const told = changes.filter(({ spare }) => spare !== undefined);
+  if (told.length === 0) return;
+  await inParts(told, (some) => Spare.destroy({ where: named(some), transaction }));
+  const spares = told.flatMap(({ command, spare }) => (spare?.[1] ? [{ keymapId, command }] : []));
+  await insertMany(Spare, spares, transaction);
 }
 
 const bindingRows = (keymapId: number, command: string, bindings: readonly Binding[]) =>
-  bindings.map(({ chord, keeper, hook }, position) => {
-    return { keymap_id: keymapId, command, chord, keeper: keeper ? 1 : 0, hook: hook ?? '', position };
+  bindings.map(({ chord, keeper = false, hook = '' }, position) => {
+    return { keymapId, command, chord, keeper, hook, position };
   });
 
-const ticketRow = (keymapId: number, position: number, ticket: Ticket, now: string) => ({
-  keymap_id: keymapId,
-  position,
-  title: ticket.title,
-  changes: JSON.stringify(ticket.changes),
-  pulled: ticket.pulled ? JSON.stringify(ticket.pulled) : null,
-  created_at: now,
-});
+const ticketRow = (keymapId: number, position: number, { title, changes, pulled }: Ticket) => {
+  return { keymapId, position, title, changes: [...changes], pulled: pulled ? [...pulled] : null, createdAt: now() };
+};
 
 /** Puts a ticket on the tape after the applied ones; undone tickets beyond it fall off. */
 export async function appendTicket(
   keymapId: number,
   position: number,
   ticket: Ticket,
-  now: string,
   transaction: Transaction,
 ): Promise<void> {
-  await change(
-    'DELETE FROM tickets WHERE keymap_id = :keymapId AND position > :position',
-    { keymapId, position },
-    transaction,
-  );
-  await change(
-    'UPDATE revisions SET cursor = NULL WHERE keymap_id = :keymapId AND cursor > :position',
-    { keymapId, position },
-    transaction,
-  );
-  await insert('tickets', ticketRow(keymapId, position + 1, ticket, now), transaction);
+  const { Ticket, Revision } = await models();
+  await Ticket.destroy({ where: { keymapId, position: { [Op.gt]: position } }, transaction });
+  await Revision.update({ cursor: null }, { where: { keymapId, cursor: { [Op.gt]: position } }, transaction });
+  await Ticket.create(ticketRow(keymapId, position + 1, ticket), { transaction });
 }
 
 /** Renames a keymap, changes whose it is, puts it away or back, notes that it was used. */
 export async function updateKeymap(
   id: number,
-  values: {
-    name?: string;
-    slug?: string;
-    owner?: string;
-    unnamed?: 0 | 1;
-    locked?: 0 | 1;
-    put_away_at?: string | null;
-    last_used_at?: string;
-  },
+  values: Partial<Pick<KeymapRow, 'name' | 'slug' | 'owner' | 'unnamed' | 'locked' | 'putAwayAt' | 'lastUsedAt'>>,
   transaction: Transaction,
 ): Promise<void> {
-  const names = Object.keys(values) as (keyof typeof values)[];
-  if (names.length === 0) return;
-  const set = names.map((name) => `${name} = :${name}`).join(', ');
-  await change(`UPDATE keymaps SET ${set} WHERE id = :id`, { id, ...values }, transaction);
+  const { Keymap } = await models();
+  await Keymap.update(values, { where: { id }, transaction });
 }

@@ -1,13 +1,21 @@
-import type { Transaction } from 'sequelize';
+import { Op, type Transaction } from 'sequelize';
 import type { Said } from '../../core/counterpart/knownPairs';
-import { change, insert, select } from './rows';
+import type { Derivation, MatchPlan } from '../../core/transfer/matchPlan';
+import { now } from '../clock';
+import { models, within } from '../models/models';
 
 /** Everything that was said of counterparts; programs by their addresses. */
-export function loadSaid(): Promise<Said[]> {
-  return select<Said>(
-    `SELECT a.slug AS program, s.command, b.slug AS other, s.counterpart FROM said_counterparts s
-     JOIN programs a ON a.id = s.program_id JOIN programs b ON b.id = s.other_id ORDER BY s.id`,
-  );
+export async function loadSaid(): Promise<Said[]> {
+  const { SaidCounterpart, Program } = await models();
+  const address = (as: 'program' | 'other') => ({ model: Program, as, attributes: ['slug'], required: true });
+  const rows = await SaidCounterpart.findAll({
+    include: [address('program'), address('other')],
+    order: ['id'],
+    ...within(undefined),
+  });
+  return rows.map(({ program, command, other, counterpart }) => {
+    return { program: program?.slug ?? '', command, other: other?.slug ?? '', counterpart };
+  });
 }
 
 /**
@@ -19,77 +27,64 @@ export async function writeSaid(
   command: string,
   otherId: number,
   counterpart: string | null | undefined,
-  now: string,
   transaction: Transaction,
 ): Promise<void> {
-  const forget = (id: number, one: string, other: number) =>
-    change(
-      `DELETE FROM said_counterparts WHERE (program_id = :id AND other_id = :other AND command = :one)
-       OR (program_id = :other AND other_id = :id AND counterpart = :one)`,
-      { id, one, other },
-      transaction,
-    );
+  const { SaidCounterpart } = await models();
+  const forget = (id: number, one: string, other: number) => {
+    const there = { programId: id, otherId: other, command: one };
+    const back = { programId: other, otherId: id, counterpart: one };
+    return SaidCounterpart.destroy({ where: { [Op.or]: [there, back] }, transaction });
+  };
   await forget(programId, command, otherId);
   if (typeof counterpart === 'string') await forget(otherId, counterpart, programId);
   if (counterpart === undefined) return;
-  const row = { program_id: programId, command, other_id: otherId, counterpart, said_at: now };
-  await insert('said_counterparts', row, transaction);
+  await SaidCounterpart.create({ programId, command, otherId, counterpart, saidAt: now() }, { transaction });
 }
 
-/** What was settled of making one keymap feel like another, as it was stored; null for nothing yet. */
-export async function loadPlan(keymapId: number, sourceId: number): Promise<string | null> {
-  const [row] = await select<{ contents: string }>(
-    'SELECT contents FROM match_plans WHERE keymap_id = :keymapId AND source_id = :sourceId',
-    { keymapId, sourceId },
-  );
-  return row?.contents ?? null;
+/** What was settled of making one keymap feel like another; null for nothing yet. */
+export async function loadPlan(keymapId: number, sourceId: number): Promise<MatchPlan | null> {
+  const { MatchPlan } = await models();
+  return (await MatchPlan.findOne({ where: { keymapId, sourceId }, ...within(undefined) }))?.contents ?? null;
 }
 
 /** The source that a keymap was matched with last; null for none. */
 export async function lastSource(keymapId: number): Promise<number | null> {
-  const [row] = await select<{ source_id: number }>(
-    `SELECT source_id FROM match_plans WHERE keymap_id = :keymapId ORDER BY changed_at DESC LIMIT 1`,
-    { keymapId },
-  );
-  return row?.source_id ?? null;
+  const { MatchPlan } = await models();
+  const row = await MatchPlan.findOne({
+    attributes: ['sourceId'],
+    where: { keymapId },
+    order: [['changedAt', 'DESC']],
+    ...within(undefined),
+  });
+  return row?.sourceId ?? null;
 }
 
 /** Writes what was settled. */
 export async function writePlan(
   keymapId: number,
   sourceId: number,
-  contents: string,
-  now: string,
+  contents: MatchPlan,
   transaction: Transaction,
 ): Promise<void> {
-  await change(
-    `INSERT INTO match_plans (keymap_id, source_id, contents, changed_at) VALUES (:keymapId, :sourceId, :contents, :now)
-     ON CONFLICT (keymap_id, source_id) DO UPDATE SET contents = excluded.contents, changed_at = excluded.changed_at`,
-    { keymapId, sourceId, contents, now },
-    transaction,
-  );
+  const { MatchPlan } = await models();
+  await MatchPlan.upsert({ keymapId, sourceId, contents, changedAt: now() }, { transaction });
 }
 
 /** Where a keymap came from; null where it was not derived. */
-export async function loadDerivation(keymapId: number): Promise<{ source: number; contents: string } | null> {
-  const [row] = await select<{ source: number; contents: string }>(
-    'SELECT source_id AS source, contents FROM derivations WHERE keymap_id = :keymapId',
-    { keymapId },
-  );
-  return row ?? null;
+export async function loadDerivation(
+  keymapId: number,
+): Promise<{ readonly sourceId: number; readonly contents: Derivation } | null> {
+  const { Derivation } = await models();
+  return Derivation.findByPk(keymapId, within(undefined));
 }
 
 /** Writes where a keymap came from. */
 export async function writeDerivation(
   keymapId: number,
-  source: number,
-  contents: string,
+  sourceId: number,
+  contents: Derivation,
   transaction: Transaction,
 ): Promise<void> {
-  await change(
-    `INSERT INTO derivations (keymap_id, source_id, contents) VALUES (:keymapId, :source, :contents)
-     ON CONFLICT (keymap_id) DO UPDATE SET source_id = excluded.source_id, contents = excluded.contents`,
-    { keymapId, source, contents },
-    transaction,
-  );
+  const { Derivation } = await models();
+  await Derivation.upsert({ keymapId, sourceId, contents }, { transaction });
 }

@@ -1,18 +1,14 @@
-import type { Transaction } from 'sequelize';
-import {
-  type Command,
-  type Context,
-  DEFAULT_RULES,
-  type Kind,
-  type Program,
-  type Rules,
-} from '../../core/program/program';
+import { type Attributes, literal, type Transaction } from 'sequelize';
+import type { Command, Program } from '../../core/program/program';
 import { tellApart } from '../../core/program/tellApart';
 import { slugs } from '../../core/text/slug';
 import { Problem } from '../../schemas/problem';
-import { change, insert, insertMany, select } from './rows';
+import { now } from '../clock';
+import { models, within } from '../models/models';
+import type { Facts, ProgramModel, ProgramStepModel } from '../models/programs';
+import { among, canBeNamed, insertMany, plain } from './rows';
 
-export type ProgramRow = { id: number; slug: string; name: string; put_away_at: string | null; created_at: string };
+export type ProgramRow = Attributes<ProgramModel>;
 export type StoredProgram = {
   readonly id: number;
   readonly slug: string;
@@ -23,29 +19,62 @@ export type StoredProgram = {
 };
 
 /** Every program, put away ones last, the one used last first. */
-export function listPrograms(): Promise<ProgramRow[]> {
-  return select<ProgramRow>(`SELECT * FROM programs ORDER BY put_away_at IS NOT NULL,
-     (SELECT max(last_used_at) FROM keymaps WHERE program_id = programs.id) DESC NULLS LAST, name`);
+export async function listPrograms(): Promise<ProgramRow[]> {
+  const { Program } = await models();
+  const rows = await Program.findAll({
+    order: [
+      literal('put_away_at IS NOT NULL'),
+      // What is sorted by stands with the keymaps.
+      literal('(SELECT max(last_used_at) FROM keymaps WHERE program_id = program.id) DESC NULLS LAST'),
+      'name',
+    ],
+    ...within(undefined),
+  });
+  return rows.map(plain);
 }
 
 /** What each program on the Shelf is called among the others, by its address. */
 export async function programLabels(): Promise<ReadonlyMap<string, string>> {
-  const rows = await select<{ slug: string; name: string; version: string | null }>(
-    `SELECT slug, name, (SELECT label FROM versions WHERE program_id = programs.id ORDER BY id DESC LIMIT 1) AS version
-     FROM programs WHERE put_away_at IS NULL ORDER BY id`,
-  );
-  return tellApart(rows.map((one) => ({ ...one, version: one.version ?? '' })));
+  const { Program, Version } = await models();
+  const rows = await Program.findAll({
+    where: { putAwayAt: null },
+    include: { model: Version, as: 'versions', attributes: ['id', 'label'] },
+    order: ['id', ['versions', 'id', 'DESC']],
+    ...within(undefined),
+  });
+  return tellApart(rows.map(({ slug, name, versions }) => ({ slug, name, version: versions?.[0]?.label ?? '' })));
 }
 
 /** A program by its address; @throws Problem when there is none. */
 export async function findProgram(slug: string, transaction?: Transaction): Promise<ProgramRow> {
-  const [row] = await select<ProgramRow>('SELECT * FROM programs WHERE slug = :slug', { slug }, transaction);
+  const { Program } = await models();
+  const row = canBeNamed(slug) ? await Program.findOne({ where: { slug }, ...within(transaction) }) : null;
   if (!row) throw new Problem('not found', `There is no program at this address (${slug}). Choose one on the Shelf.`);
-  return row;
+  return plain(row);
 }
 
-type VersionRow = { id: number; label: string; contexts: string; rules: string; revision: number };
-type CommandRow = { command: string; name: string; kind: Kind; path: string; context: string };
+/** A program by its number; @throws Problem when there is none. */
+export async function programById(id: number, transaction?: Transaction): Promise<ProgramRow> {
+  const { Program } = await models();
+  const row = await Program.findByPk(id, within(transaction));
+  if (!row) throw new Problem('not found', 'This program is no longer there. Choose another on the Shelf.');
+  return plain(row);
+}
+
+/** What each version is called, and how many commands it has. */
+export async function versionsInBrief(): Promise<
+  ReadonlyMap<number, { readonly label: string; readonly commands: number }>
+> {
+  const { Version, Command } = await models();
+  const versions = await Version.findAll({ attributes: ['id', 'label'], raw: true, ...within(undefined) });
+  const counts = await Command.count({
+    attributes: [['version_id', 'versionId']],
+    group: 'version_id',
+    ...within(undefined),
+  });
+  const commands = new Map(counts.map((one) => [Number(one.versionId), one.count]));
+  return new Map(versions.map(({ id, label }) => [id, { label, commands: commands.get(id) ?? 0 }]));
+}
 
 /** A version of a program with all its commands in the program's own order. */
 export async function loadProgram(
@@ -53,57 +82,60 @@ export async function loadProgram(
   versionId: number,
   transaction?: Transaction,
 ): Promise<StoredProgram> {
-  const [version] = await select<VersionRow>(
-    'SELECT * FROM versions WHERE id = :versionId',
-    { versionId },
-    transaction,
-  );
+  const { Version } = await models();
+  const version = await Version.findByPk(versionId, within(transaction));
   if (!version) throw new Problem('not found', `This version of ${row.name} is no longer there.`);
-  const commands = await select<CommandRow>(
-    'SELECT command, name, kind, path, context FROM commands WHERE version_id = :versionId ORDER BY position',
-    { versionId },
-    transaction,
-  );
-  const program: Program = {
-    name: row.name,
-    version: version.label,
-    contexts: JSON.parse(version.contexts) as Context[],
-    rules: { ...DEFAULT_RULES, ...(JSON.parse(version.rules) as Partial<Rules>) },
-    commands: commands.map(
-      (one): Command => ({
-        id: one.command,
-        name: one.name,
-        kind: one.kind,
-        path: JSON.parse(one.path) as string[],
-        context: one.context,
-      }),
-    ),
-  };
-  return { id: row.id, slug: row.slug, versionId, revision: version.revision, program };
+  const { label, contexts, rules, revision } = version;
+  const commands = await loadCommands(versionId, transaction);
+  const program: Program = { name: row.name, version: label, contexts, rules, commands };
+  return { id: row.id, slug: row.slug, versionId, revision, program };
+}
+
+/** The commands of a version in the program's own order, thousands of them, so read as they are. */
+async function loadCommands(versionId: number, transaction?: Transaction): Promise<Command[]> {
+  const { Command } = await models();
+  const rows = await Command.findAll({
+    attributes: ['command', 'name', 'kind', 'path', 'context'],
+    where: { versionId },
+    order: ['position'],
+    raw: true,
+    ...within(transaction),
+  });
+  return rows.map(({ command, name, kind, path, context }) => ({
+    id: command,
+    name,
+    kind,
+    path: JSON.parse(String(path)) as string[],
+    context,
+  }));
+}
+
+/** What a version allows, and of which kind those of its commands are that are named. */
+export async function rulesFor(versionId: number, commands: readonly string[], transaction: Transaction) {
+  const { Version, Command } = await models();
+  const version = await Version.findByPk(versionId, { attributes: ['rules'], ...within(transaction) });
+  const rows = await Command.findAll({
+    attributes: ['command', 'kind'],
+    where: { versionId, ...among(commands) },
+    raw: true,
+    ...within(transaction),
+  });
+  return { rules: version?.rules, kinds: new Map(rows.map((one) => [one.command, one.kind])) };
 }
 
 /** Stores a new program with its first version; the address is made from its name. */
 export async function insertProgram(
   program: Program,
-  now: string,
   transaction: Transaction,
 ): Promise<{ id: number; slug: string; versionId: number }> {
-  const taken = await select<{ slug: string }>('SELECT slug FROM programs', {}, transaction);
+  const { Program, Version } = await models();
+  const taken = await Program.findAll({ attributes: ['slug'], raw: true, transaction });
   const slug = slugs(taken.map((row) => row.slug))(program.name);
-  const id = await insert('programs', { slug, name: program.name, put_away_at: null, created_at: now }, transaction);
-  const versionId = await insert(
-    'versions',
-    {
-      program_id: id,
-      label: program.version,
-      contexts: JSON.stringify(program.contexts),
-      rules: JSON.stringify(program.rules),
-      created_at: now,
-    },
-    transaction,
-  );
-  await insertCommands(versionId, program.commands, transaction);
-  return { id, slug, versionId };
+  const { id } = await Program.create({ slug, name: program.name, putAwayAt: null, createdAt: now() }, { transaction });
+  const { version: label, contexts, rules, commands } = program;
+  const version = await Version.create({ programId: id, label, contexts, rules, createdAt: now() }, { transaction });
+  await insertCommands(version.id, commands, transaction);
+  return { id, slug, versionId: version.id };
 }
 
 async function insertCommands(
@@ -111,73 +143,59 @@ async function insertCommands(
   commands: readonly Command[],
   transaction: Transaction,
 ): Promise<void> {
-  const rows = commands.map((one, position) => ({
-    version_id: versionId,
-    command: one.id,
-    name: one.name,
-    kind: one.kind,
-    path: JSON.stringify(one.path),
-    context: one.context,
-    position,
-  }));
-  await insertMany('commands', rows, transaction);
+  const { Command } = await models();
+  const rows = commands.map(({ id: command, name, kind, path, context }, position) => {
+    return { versionId, command, name, kind, path, context, position };
+  });
+  await insertMany(Command, rows, transaction);
 }
 
 /** Writes what a program says of itself: contexts, rules, commands in their order. */
 export async function writeFacts(
   versionId: number,
-  { contexts, rules, commands }: Pick<Program, 'contexts' | 'rules' | 'commands'>,
+  { contexts, rules, commands }: Facts,
   transaction: Transaction,
 ): Promise<void> {
-  await change(
-    'UPDATE versions SET contexts = :contexts, rules = :rules, revision = revision + 1 WHERE id = :versionId',
-    { versionId, contexts: JSON.stringify(contexts), rules: JSON.stringify(rules) },
-    transaction,
-  );
-  await change('DELETE FROM commands WHERE version_id = :versionId', { versionId }, transaction);
+  const { Version, Command } = await models();
+  await Version.update({ contexts, rules }, { where: { id: versionId }, transaction });
+  await Version.increment('revision', { where: { id: versionId }, transaction });
+  await Command.destroy({ where: { versionId }, transaction });
   await insertCommands(versionId, commands, transaction);
 }
 
 export type ProgramStep = {
   readonly number: number;
   readonly title: string;
-  readonly before: string;
-  readonly after: string;
+  readonly before: Facts;
+  readonly after: Facts;
 };
 
 /** The last step in what a program says of itself that is not undone, if any. */
 export async function lastStep(versionId: number, transaction?: Transaction): Promise<ProgramStep | null> {
-  const [row] = await select<ProgramStep>(
-    'SELECT number, title, before, after FROM program_steps WHERE version_id = :versionId AND undone = 0 ORDER BY number DESC LIMIT 1',
-    { versionId },
-    transaction,
-  );
-  return row ?? null;
+  const { ProgramStep } = await models();
+  return ProgramStep.findOne({
+    where: { versionId, undone: false },
+    order: [['number', 'DESC']],
+    ...within(transaction),
+  });
 }
 
 /** Notes a step with what stood before and after it; undone steps beyond it fall off. */
 export async function appendStep(
   versionId: number,
   step: Omit<ProgramStep, 'number'>,
-  now: string,
   transaction: Transaction,
 ): Promise<void> {
-  await change('DELETE FROM program_steps WHERE version_id = :versionId AND undone = 1', { versionId }, transaction);
-  await change(
-    `INSERT INTO program_steps (version_id, number, title, before, after, made_at)
-     SELECT :versionId, coalesce(max(number), 0) + 1, :title, :before, :after, :now FROM program_steps WHERE version_id = :versionId`,
-    { versionId, now, ...step },
-    transaction,
-  );
+  const { ProgramStep } = await models();
+  await ProgramStep.destroy({ where: { versionId, undone: true }, transaction });
+  const last = await ProgramStep.max<number | null, ProgramStepModel>('number', { where: { versionId }, transaction });
+  await ProgramStep.create({ versionId, number: (last ?? 0) + 1, madeAt: now(), ...step }, { transaction });
 }
 
 /** Marks a step as undone. */
 export async function undoStep(versionId: number, number: number, transaction: Transaction): Promise<void> {
-  await change(
-    'UPDATE program_steps SET undone = 1 WHERE version_id = :versionId AND number = :number',
-    { versionId, number },
-    transaction,
-  );
+  const { ProgramStep } = await models();
+  await ProgramStep.update({ undone: true }, { where: { versionId, number }, transaction });
 }
 
 /** Renames a program or puts it away or back; its address stays. */
@@ -186,8 +204,6 @@ export async function updateProgram(
   values: { name?: string; putAwayAt?: string | null },
   transaction: Transaction,
 ): Promise<void> {
-  if (values.name !== undefined)
-    await change('UPDATE programs SET name = :name WHERE id = :id', { id, name: values.name }, transaction);
-  if (values.putAwayAt !== undefined)
-    await change('UPDATE programs SET put_away_at = :at WHERE id = :id', { id, at: values.putAwayAt }, transaction);
+  const { Program } = await models();
+  await Program.update(values, { where: { id }, transaction });
 }

@@ -1,15 +1,16 @@
-import type { Transaction } from 'sequelize';
+import type { Attributes, Transaction } from 'sequelize';
+import type { SheetSpec } from '../../core/sheet/sheetSpec';
 import { slugs } from '../../core/text/slug';
 import { Problem } from '../../schemas/problem';
-import { change, insert, select } from './rows';
+import { now } from '../clock';
+import { models, within } from '../models/models';
+import type { SheetModel } from '../models/sheets';
+import { plain } from './rows';
 
 /** The steps of a change list that are ticked off, by what tells them apart. */
-export async function loadTicks(keymapId: number, fromId: number): Promise<string[]> {
-  const [row] = await select<{ ticks: string }>(
-    'SELECT ticks FROM entry_ticks WHERE keymap_id = :keymapId AND from_id = :fromId',
-    { keymapId, fromId },
-  );
-  return row ? (JSON.parse(row.ticks) as string[]) : [];
+export async function loadTicks(keymapId: number, fromId: number): Promise<readonly string[]> {
+  const { EntryTicks } = await models();
+  return (await EntryTicks.findOne({ where: { keymapId, fromId }, ...within(undefined) }))?.ticks ?? [];
 }
 
 /** Writes which steps are ticked off. */
@@ -19,61 +20,46 @@ export async function writeTicks(
   ticks: readonly string[],
   transaction: Transaction,
 ): Promise<void> {
-  await change(
-    `INSERT INTO entry_ticks (keymap_id, from_id, ticks) VALUES (:keymapId, :fromId, :ticks)
-     ON CONFLICT (keymap_id, from_id) DO UPDATE SET ticks = excluded.ticks`,
-    { keymapId, fromId, ticks: JSON.stringify(ticks) },
-    transaction,
-  );
+  const { EntryTicks } = await models();
+  await EntryTicks.upsert({ keymapId, fromId, ticks: [...ticks] }, { transaction });
 }
 
-export type SheetRow = {
-  id: number;
-  keymap_id: number;
-  slug: string;
-  name: string;
-  contents: string;
-  put_away_at: string | null;
-};
+export type SheetRow = Attributes<SheetModel>;
 
 /** The sheets kept with a keymap, as they were made. */
-export function listSheets(keymapId: number, transaction?: Transaction): Promise<SheetRow[]> {
-  return select<SheetRow>('SELECT * FROM sheets WHERE keymap_id = :keymapId ORDER BY id', { keymapId }, transaction);
+export async function listSheets(keymapId: number, transaction?: Transaction): Promise<SheetRow[]> {
+  const { Sheet } = await models();
+  return (await Sheet.findAll({ where: { keymapId }, order: ['id'], ...within(transaction) })).map(plain);
 }
 
 /** A sheet by its number; @throws Problem when there is none. */
 export async function sheetById(id: number, transaction?: Transaction): Promise<SheetRow> {
-  const [row] = await select<SheetRow>('SELECT * FROM sheets WHERE id = :id', { id }, transaction);
+  const { Sheet } = await models();
+  const row = await Sheet.findByPk(id, within(transaction));
   if (!row) throw new Problem('not found', 'This sheet is no longer there. Choose another.');
-  return row;
+  return plain(row);
 }
 
 /** Keeps a sheet under a name. @returns its address with the keymap. */
 export async function insertSheet(
   keymapId: number,
   name: string,
-  contents: string,
-  now: string,
+  contents: SheetSpec,
   transaction: Transaction,
 ): Promise<string> {
+  const { Sheet } = await models();
   const taken = await listSheets(keymapId, transaction);
   const slug = slugs(taken.map((one) => one.slug))(name);
-  await insert(
-    'sheets',
-    { keymap_id: keymapId, slug, name, contents, put_away_at: null, created_at: now },
-    transaction,
-  );
+  await Sheet.create({ keymapId, slug, name, contents, putAwayAt: null, createdAt: now() }, { transaction });
   return slug;
 }
 
 /** Renames a sheet, changes its choices, puts it away or back. */
 export async function updateSheet(
   id: number,
-  values: { name?: string; contents?: string; put_away_at?: string | null },
+  values: Partial<Pick<SheetRow, 'name' | 'contents' | 'putAwayAt'>>,
   transaction: Transaction,
 ): Promise<void> {
-  const names = Object.keys(values) as (keyof typeof values)[];
-  if (names.length === 0) return;
-  const set = names.map((name) => `${name} = :${name}`).join(', ');
-  await change(`UPDATE sheets SET ${set} WHERE id = :id`, { id, ...values }, transaction);
+  const { Sheet } = await models();
+  await Sheet.update(values, { where: { id }, transaction });
 }

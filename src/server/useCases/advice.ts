@@ -1,18 +1,20 @@
 import { aboutOf, type Elsewhere } from '../../core/advice/advisor';
 import type { WishList } from '../../core/advice/wishList';
 import { bindingsOf } from '../../core/keymap/keymap';
+import type { EditMark, Versioned } from '../../core/sync/versioned';
 import type { AdviceView, KeymapView, WishesView } from '../../core/view/views';
-import { inTransaction, ofOneMoment } from '../database';
+import { ofOneMoment } from '../database';
 import { loadUses, loadWishList, writeUses, writeWishList } from '../repositories/advice';
 import { keymapById, listKeymaps, loadBindings } from '../repositories/keymaps';
 import { findProgram, listPrograms, loadProgram, type ProgramRow } from '../repositories/programs';
+import { editInStep, versioned } from './inStep';
 import { loadKeymapView } from './screens';
 
 /** What advice on a keymap knows besides it. */
 export const loadAdvice = ofOneMoment(async function loadAdvice(view: KeymapView): Promise<AdviceView> {
   const program = await findProgram(view.programSlug);
   const wanted = new Set(view.program.commands.map((command) => aboutOf(command)));
-  const others = (await listPrograms()).filter((one) => one.id !== program.id && one.put_away_at === null);
+  const others = (await listPrograms()).filter((one) => one.id !== program.id && one.putAwayAt === null);
   const elsewhere = (await Promise.all(others.map((one) => keysIn(one)))).flat();
   return {
     uses: Object.fromEntries(await loadUses(program.id, view.draft.owner)),
@@ -24,15 +26,16 @@ const known = new Map<string, readonly Elsewhere[]>();
 
 /** The commands with keys in the keymap of a program that was used last, with what they are about. */
 async function keysIn(program: ProgramRow): Promise<readonly Elsewhere[]> {
-  const keymaps = (await listKeymaps(program.id)).filter((one) => one.put_away_at === null);
+  const keymaps = (await listKeymaps(program.id)).filter((one) => one.putAwayAt === null);
   const [last] = keymaps.sort(
-    (a, b) => (b.last_used_at ?? '').localeCompare(a.last_used_at ?? '') || a.factory - b.factory || a.id - b.id,
+    (a, b) =>
+      (b.lastUsedAt ?? '').localeCompare(a.lastUsedAt ?? '') || Number(a.factory) - Number(b.factory) || a.id - b.id,
   );
   if (!last) return [];
-  const id = `${last.id} ${last.revision} ${last.last_used_at}`;
+  const id = `${last.id} ${last.revision} ${last.lastUsedAt}`;
   const before = known.get(id);
   if (before) return before;
-  const { program: facts } = await loadProgram(program, last.version_id);
+  const { program: facts } = await loadProgram(program, last.versionId);
   const keymap = await loadBindings(last.id);
   const found = facts.commands.flatMap((command) =>
     bindingsOf(keymap, command.id).map(
@@ -50,14 +53,34 @@ export const loadWishes = ofOneMoment(async function loadWishes(
   keymapSlug: string,
 ): Promise<WishesView> {
   const view = await loadKeymapView(programSlug, keymapSlug);
-  const stored = await loadWishList(view.draft.id);
-  return { ...(await loadAdvice(view)), view, list: stored === null ? null : (JSON.parse(stored) as WishList) };
+  const program = await findProgram(programSlug);
+  return {
+    ...(await loadAdvice(view)),
+    view,
+    list: await versioned(wishListOf(view.draft.id)),
+    uses: await versioned(usesOf(program.id, view.draft.owner)),
+  };
+});
+
+const wishListOf = (keymapId: number) => ({
+  thing: `wishes ${keymapId}`,
+  what: 'This wish list was',
+  read: () => loadWishList(keymapId),
+});
+const usesOf = (programId: number, owner: string) => ({
+  thing: `uses ${programId} ${owner}`,
+  what: 'The counts were',
+  read: async () => Object.fromEntries(await loadUses(programId, owner)),
 });
 
 /** Stores the wish list of a keymap. */
-export async function saveWishList(keymapId: number, list: WishList): Promise<void> {
+export async function saveWishList(
+  keymapId: number,
+  list: WishList,
+  mark: EditMark = {},
+): Promise<Versioned<WishList | null>> {
   await keymapById(keymapId);
-  await inTransaction((transaction) => writeWishList(keymapId, JSON.stringify(list), transaction));
+  return editInStep(wishListOf(keymapId), mark, (transaction) => writeWishList(keymapId, list, transaction));
 }
 
 /** Stores how often a day the owner of a keymap uses commands of its program. */
@@ -65,7 +88,10 @@ export async function saveUses(
   keymapId: number,
   uses: Readonly<Record<string, number | null>>,
   all: boolean,
-): Promise<void> {
-  const { program_id, owner } = await keymapById(keymapId);
-  await inTransaction((transaction) => writeUses(program_id, owner, uses, all, transaction));
+  mark: EditMark = {},
+): Promise<Versioned<Readonly<Record<string, number>>>> {
+  const { programId, owner } = await keymapById(keymapId);
+  return editInStep(usesOf(programId, owner), mark, (transaction) =>
+    writeUses(programId, owner, uses, all, transaction),
+  );
 }

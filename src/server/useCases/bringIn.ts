@@ -4,6 +4,7 @@ import type { Reading } from '../../core/reading/readCommandList';
 import { cutText } from '../../core/text/cutText';
 import type { Preview } from '../../core/view/views';
 import { Problem } from '../../schemas/problem';
+import { now } from '../clock';
 import { inTransaction, ofOneMoment } from '../database';
 import { readApart } from '../reading/readApart';
 import { factoryRow, insertKeymap, listKeymaps, loadBindings } from '../repositories/keymaps';
@@ -15,12 +16,11 @@ import { insertNamed, namedWorkspaces } from './workspaceFiles';
 export function bringIn(contents: ProgramWithKeymaps): Promise<string> {
   const { program, factory, keymaps, workspaces = [] } = contents;
   return inTransaction(async (transaction) => {
-    const now = new Date().toISOString();
-    const { id, slug, versionId } = await insertProgram(program, now, transaction);
+    const { id, slug, versionId } = await insertProgram(program, transaction);
     const base = { programId: id, versionId };
-    await insertKeymap({ ...base, name: 'Factory keys', owner: '', factory: true, keymap: factory }, now, transaction);
+    await insertKeymap({ ...base, name: 'Factory keys', owner: '', factory: true, keymap: factory }, transaction);
     const numbers = new Map<string, number>();
-    for (const one of keymaps) numbers.set(one.name, (await insertKeymap({ ...base, ...one }, now, transaction)).id);
+    for (const one of keymaps) numbers.set(one.name, (await insertKeymap({ ...base, ...one }, transaction)).id);
     for (const one of workspaces) await insertNamed(id, one, numbers, transaction);
     return slug;
   });
@@ -41,10 +41,10 @@ export function programFromList(reading: Reading, name: string, version: string)
 export const exportProgram = ofOneMoment(async function exportProgram(slug: string): Promise<ProgramFile> {
   const row = await findProgram(slug);
   const rows = await listKeymaps(row.id);
-  const versionId = rows.find((one) => one.factory === 1)?.version_id ?? 0;
+  const versionId = rows.find((one) => one.factory)?.versionId ?? 0;
   const { program } = await loadProgram(row, versionId);
   const factory = await loadBindings((await factoryRow(versionId)).id);
-  const own = rows.filter((one) => one.factory === 0 && one.put_away_at === null);
+  const own = rows.filter((one) => !one.factory && one.putAwayAt === null);
   const keymaps = await Promise.all(
     own.map(async (one) => ({ name: one.name, owner: one.owner, keymap: await loadBindings(one.id) })),
   );
@@ -59,7 +59,7 @@ export async function changeProgram(slug: string, wish: { name?: string; putAway
       row.id,
       {
         ...(wish.name === undefined ? {} : { name: wish.name }),
-        ...(wish.putAway === undefined ? {} : { putAwayAt: wish.putAway ? new Date().toISOString() : null }),
+        ...(wish.putAway === undefined ? {} : { putAwayAt: wish.putAway ? now() : null }),
       },
       transaction,
     ),

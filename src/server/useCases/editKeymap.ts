@@ -10,9 +10,10 @@ import {
   TicketMismatch,
 } from '../../core/keymap/ticket';
 import { formOf } from '../../core/program/formOf';
-import { DEFAULT_RULES, type Kind, type Rules } from '../../core/program/program';
+import { DEFAULT_RULES } from '../../core/program/program';
 import type { DraftState } from '../../core/view/views';
 import { Problem } from '../../schemas/problem';
+import { now } from '../clock';
 import { inTransaction } from '../database';
 import {
   advance,
@@ -22,14 +23,16 @@ import {
   insertKeymap,
   insertRevision,
   type KeymapRow,
+  keptCursor,
   keymapById,
   loadBindings,
   loadKept,
   loadTape,
+  tapeLength,
   updateKeymap,
   writeChanges,
 } from '../repositories/keymaps';
-import { select } from '../repositories/rows';
+import { rulesFor } from '../repositories/programs';
 
 export function draftState(row: KeymapRow, keptCursor: number | null, changes: readonly Change[]): DraftState {
   return {
@@ -37,9 +40,9 @@ export function draftState(row: KeymapRow, keptCursor: number | null, changes: r
     slug: row.slug,
     name: row.name,
     owner: row.owner,
-    factory: row.factory === 1,
-    unnamed: row.unnamed === 1,
-    locked: row.locked === 1,
+    factory: row.factory,
+    unnamed: row.unnamed,
+    locked: row.locked,
     revision: row.revision,
     cursor: row.cursor,
     keptCursor,
@@ -47,16 +50,13 @@ export function draftState(row: KeymapRow, keptCursor: number | null, changes: r
   };
 }
 
-const now = (): string => new Date().toISOString();
-
 async function stateNow(id: number, changes: readonly Change[], transaction: Transaction): Promise<DraftState> {
   const row = await keymapById(id, transaction);
-  const kept = await loadKept(id, transaction);
-  return draftState(row, kept.cursor, changes);
+  return draftState(row, await keptCursor(id, transaction), changes);
 }
 
 function mustBe(row: KeymapRow, revision: number): void {
-  if (row.locked === 1)
+  if (row.locked)
     throw new Problem('not allowed', `“${row.name}” is locked. Unlock it first, or keep your changes as a new keymap.`);
   if (row.revision !== revision) {
     throw new Problem(
@@ -76,26 +76,30 @@ export function editKeymap(id: number, revision: number, ticket: Ticket): Promis
   return inTransaction(async (transaction) => {
     let row = await keymapById(id, transaction);
     mustBe(row, revision);
-    const keymap = await loadBindings(row.id, transaction);
-    mustFit(row, keymap, ticket);
+    mustFit(row, await loadBindings(row.id, transaction, touchedBy([ticket])), ticket);
     await refuseUnknown(row, ticket, transaction);
-    if (row.factory === 1) {
+    if (row.factory) {
       const start = {
-        programId: row.program_id,
-        versionId: row.version_id,
+        programId: row.programId,
+        versionId: row.versionId,
         name: 'Unnamed keymap',
         owner: '',
         unnamed: true,
-        keymap,
+        keymap: await loadBindings(row.id, transaction),
       };
-      row = await insertKeymap(start, now(), transaction);
+      row = await insertKeymap(start, transaction);
     }
     await writeChanges(row.id, ticket.changes, transaction);
-    await appendTicket(row.id, row.cursor, ticket, now(), transaction);
-    await advance(row, row.revision, row.cursor + 1, now(), transaction);
+    await appendTicket(row.id, row.cursor, ticket, transaction);
+    await advance(row, row.revision, row.cursor + 1, transaction);
     return stateNow(row.id, ticket.changes, transaction);
   });
 }
+
+/** The commands that tickets touch: all of a keymap that these need to be judged by. */
+const touchedBy = (tickets: readonly Ticket[]): readonly string[] => [
+  ...new Set(tickets.flatMap((ticket) => ticket.changes.map((one) => one.command))),
+];
 
 /** The keymap after a ticket. @throws Problem when the ticket does not fit it. */
 export function mustFit(row: KeymapRow, keymap: Keymap, ticket: Ticket): Keymap {
@@ -110,25 +114,12 @@ export function mustFit(row: KeymapRow, keymap: Keymap, ticket: Ticket): Keymap 
 
 /** Refuses a ticket that names unknown commands, or gives keys that the program does not take. @throws Problem */
 export async function refuseUnknown(row: KeymapRow, ticket: Ticket, transaction: Transaction): Promise<void> {
-  const known = new Map(
-    (
-      await select<{ command: string; kind: Kind }>(
-        'SELECT command, kind FROM commands WHERE version_id = :id',
-        { id: row.version_id },
-        transaction,
-      )
-    ).map((one) => [one.command, one.kind]),
-  );
-  const [version] = await select<{ rules: string }>(
-    'SELECT rules FROM versions WHERE id = :id',
-    { id: row.version_id },
-    transaction,
-  );
-  const rules = { ...DEFAULT_RULES, ...(JSON.parse(version?.rules ?? '{}') as Partial<Rules>) };
+  const touched = touchedBy([ticket]);
+  const { rules = DEFAULT_RULES, kinds } = await rulesFor(row.versionId, touched, transaction);
   const fixed = new Set(rules.fixed.map((one) => one.chord));
-  const factory = await loadBindings((await factoryRow(row.version_id, transaction)).id, transaction);
+  const factory = await loadBindings((await factoryRow(row.versionId, transaction)).id, transaction, touched);
   for (const { command, before, after } of ticket.changes) {
-    const kind = known.get(command);
+    const kind = kinds.get(command);
     if (kind === undefined) throw new Problem('not valid', `This program has no command “${command}”.`);
     const given = after.find(({ chord }) => {
       // What it had, or came with, it may have again, whatever was said of the program since.
@@ -153,15 +144,16 @@ export function moveOnTape(id: number, revision: number, cursor: number): Promis
 async function moveTo(id: number, revision: number, cursor: number, transaction: Transaction): Promise<DraftState> {
   const row = await keymapById(id, transaction);
   mustBe(row, revision);
-  const tape = await loadTape(id, transaction);
-  if (cursor < 0 || cursor > tape.length) throw new Problem('not valid', 'The tape does not reach that far.');
-  const from = await loadBindings(id, transaction);
-  const steps =
-    cursor < row.cursor ? tape.slice(cursor, row.cursor).reverse().map(invertTicket) : tape.slice(row.cursor, cursor);
+  if (cursor < 0 || cursor > (await tapeLength(id, transaction)))
+    throw new Problem('not valid', 'The tape does not reach that far.');
+  const back = cursor < row.cursor;
+  const tape = await loadTape(id, transaction, Math.min(cursor, row.cursor), Math.max(cursor, row.cursor));
+  const steps = back ? tape.reverse().map(invertTicket) : tape;
+  const from = await loadBindings(id, transaction, touchedBy(tape));
   const to = replayTickets(from, steps);
   const changes = compareKeymaps(from, to);
   await writeChanges(id, changes, transaction);
-  await advance(row, row.revision, cursor, now(), transaction);
+  await advance(row, row.revision, cursor, transaction);
   return stateNow(id, changes, transaction);
 }
 
@@ -170,12 +162,12 @@ export function keepKeymap(id: number, revision: number): Promise<DraftState> {
   return inTransaction(async (transaction) => {
     const row = await keymapById(id, transaction);
     mustBe(row, revision);
-    if (row.factory === 1)
+    if (row.factory)
       throw new Problem('not allowed', 'The factory keymap stays as it is. Keep your changes as a new keymap.');
-    if (row.unnamed === 1)
+    if (row.unnamed)
       throw new Problem('not valid', 'This keymap has no name yet. Keep it as a new keymap and give it one.');
-    await insertRevision(id, await loadBindings(id, transaction), row.cursor, now(), transaction);
-    await advance(row, row.revision, row.cursor, now(), transaction);
+    await insertRevision(id, await loadBindings(id, transaction), row.cursor, transaction);
+    await advance(row, row.revision, row.cursor, transaction);
     return stateNow(id, [], transaction);
   });
 }
@@ -189,20 +181,19 @@ export function keepAsNew(id: number, revision: number, name: string, owner: str
     const row = await keymapById(id, transaction);
     mustBe(row, revision);
     const keymap = await loadBindings(id, transaction);
-    if (row.unnamed === 1) {
-      const slug = await freeSlug(row.program_id, name, transaction);
-      await updateKeymap(id, { name, owner, slug, unnamed: 0 }, transaction);
-      await insertRevision(id, keymap, row.cursor, now(), transaction);
-      await advance(row, row.revision, row.cursor, now(), transaction);
+    if (row.unnamed) {
+      const slug = await freeSlug(row.programId, name, transaction);
+      await updateKeymap(id, { name, owner, slug, unnamed: false }, transaction);
+      await insertRevision(id, keymap, row.cursor, transaction);
+      await advance(row, row.revision, row.cursor, transaction);
       return stateNow(id, [], transaction);
     }
-    const tape = (await loadTape(id, transaction)).slice(0, row.cursor);
+    const tape = await loadTape(id, transaction, 0, row.cursor);
     const made = await insertKeymap(
-      { programId: row.program_id, versionId: row.version_id, name, owner, keymap, tape },
-      now(),
+      { programId: row.programId, versionId: row.versionId, name, owner, keymap, tape },
       transaction,
     );
-    if (row.factory === 0) await backToKept(row, transaction);
+    if (!row.factory) await backToKept(row, transaction);
     return stateNow(made.id, [], transaction);
   });
 }
@@ -223,8 +214,8 @@ async function backToKept(row: KeymapRow, transaction: Transaction): Promise<Dra
   const changes = compareKeymaps(await loadBindings(row.id, transaction), kept.keymap);
   if (changes.length === 0) return stateNow(row.id, [], transaction);
   await writeChanges(row.id, changes, transaction);
-  await appendTicket(row.id, row.cursor, { title: 'Back to what was kept', changes }, now(), transaction);
-  await advance(row, row.revision, row.cursor + 1, now(), transaction);
+  await appendTicket(row.id, row.cursor, { title: 'Back to what was kept', changes }, transaction);
+  await advance(row, row.revision, row.cursor + 1, transaction);
   return stateNow(row.id, changes, transaction);
 }
 
@@ -234,8 +225,7 @@ export function duplicateKeymap(id: number, name: string, owner: string): Promis
     const row = await keymapById(id, transaction);
     const keymap = await loadBindings(row.id, transaction);
     const made = await insertKeymap(
-      { programId: row.program_id, versionId: row.version_id, name, owner, keymap },
-      now(),
+      { programId: row.programId, versionId: row.versionId, name, owner, keymap },
       transaction,
     );
     return stateNow(made.id, [], transaction);
@@ -249,15 +239,15 @@ export function changeKeymap(
 ): Promise<void> {
   return inTransaction(async (transaction) => {
     const row = await keymapById(id, transaction);
-    if (row.factory === 1)
+    if (row.factory)
       throw new Problem('not allowed', 'The factory keymap stays as it is. Duplicate it to make one of your own.');
     await updateKeymap(
       id,
       {
-        ...(wish.name === undefined ? {} : { name: wish.name, unnamed: 0 as const }),
+        ...(wish.name === undefined ? {} : { name: wish.name, unnamed: false }),
         ...(wish.owner === undefined ? {} : { owner: wish.owner }),
-        ...(wish.locked === undefined ? {} : { locked: wish.locked ? (1 as const) : (0 as const) }),
-        ...(wish.putAway === undefined ? {} : { put_away_at: wish.putAway ? now() : null }),
+        ...(wish.locked === undefined ? {} : { locked: wish.locked }),
+        ...(wish.putAway === undefined ? {} : { putAwayAt: wish.putAway ? now() : null }),
       },
       transaction,
     );
@@ -266,5 +256,5 @@ export function changeKeymap(
 
 /** The factory keymap that a keymap's pins are told apart by. */
 export async function factoryOf(row: KeymapRow) {
-  return loadBindings((await factoryRow(row.version_id)).id);
+  return loadBindings((await factoryRow(row.versionId)).id);
 }

@@ -1,12 +1,10 @@
 import { outsideTree } from '../../core/program/contextsOverlap';
-import type { Program } from '../../core/program/program';
 import type { ProgramView } from '../../core/view/views';
 import { Problem } from '../../schemas/problem';
 import { inTransaction, ofOneMoment } from '../database';
+import type { Facts } from '../models/programs';
 import { factoryRow, listKeymaps, loadBindings } from '../repositories/keymaps';
 import { appendStep, findProgram, lastStep, loadProgram, undoStep, writeFacts } from '../repositories/programs';
-
-type Facts = Pick<Program, 'contexts' | 'rules' | 'commands'>;
 
 /** What a program says of itself. @throws Problem when there is none at this address. */
 export const loadProgramView = ofOneMoment(async function loadProgramView(slug: string): Promise<ProgramView> {
@@ -25,9 +23,9 @@ export const loadProgramView = ofOneMoment(async function loadProgramView(slug: 
 });
 
 async function versionOf(programId: number): Promise<number> {
-  const factory = (await listKeymaps(programId)).find((one) => one.factory === 1);
+  const factory = (await listKeymaps(programId)).find((one) => one.factory);
   if (!factory) throw new Problem('not found', 'This program has no factory keymap.');
-  return factory.version_id;
+  return factory.versionId;
 }
 
 /**
@@ -55,13 +53,9 @@ export async function editProgram(slug: string, revision: number, title: string,
           );
       }
     }
-    const step = {
-      title,
-      before: JSON.stringify({ contexts, rules, commands }),
-      after: JSON.stringify(facts),
-    };
+    const step = { title, before: { contexts, rules, commands }, after: facts };
     await writeFacts(versionId, facts, transaction);
-    await appendStep(versionId, step, new Date().toISOString(), transaction);
+    await appendStep(versionId, step, transaction);
   });
   return loadProgramView(slug);
 }
@@ -74,7 +68,7 @@ export async function undoProgramStep(slug: string, revision: number): Promise<P
     if ((await loadProgram(row, versionId, transaction)).revision !== revision) throw changedElsewhere(row.name);
     const step = await lastStep(versionId, transaction);
     if (!step) throw new Problem('not valid', 'There is nothing left to undo here.');
-    await writeFacts(versionId, JSON.parse(step.before) as Facts, transaction);
+    await writeFacts(versionId, step.before, transaction);
     await undoStep(versionId, step.number, transaction);
   });
   return loadProgramView(slug);

@@ -1,11 +1,14 @@
+import type { Said } from '../../core/counterpart/knownPairs';
 import { rowsOf } from '../../core/keymap/keymap';
 import type { Ticket } from '../../core/keymap/ticket';
+import type { EditMark, Versioned } from '../../core/sync/versioned';
 import type { Derivation, MatchPlan } from '../../core/transfer/matchPlan';
 import type { DraftState, KeymapLink, MatchView, ProgramsView } from '../../core/view/views';
 import { Problem } from '../../schemas/problem';
+import { now } from '../clock';
 import { inTransaction, ofOneMoment } from '../database';
 import { loadUses } from '../repositories/advice';
-import { insertKeymap, keymapById, loadBindings } from '../repositories/keymaps';
+import { insertKeymap, keymapById, loadBindings, updateKeymap } from '../repositories/keymaps';
 import {
   lastSource,
   loadDerivation,
@@ -16,11 +19,9 @@ import {
   writeSaid,
 } from '../repositories/match';
 import { findProgram, listPrograms } from '../repositories/programs';
-import { change } from '../repositories/rows';
 import { draftState, mustFit, refuseUnknown } from './editKeymap';
+import { editInStep, versioned } from './inStep';
 import { listLinks, loadKeymapView, loadKeymapViewById } from './screens';
-
-const now = (): string => new Date().toISOString();
 
 /**
  * Two keymaps to be matched, with all that is known of their programs and of the person. Without a source named it is the
@@ -38,24 +39,23 @@ export const loadMatch = ofOneMoment(async function loadMatch(
   const links = await listLinks();
   const source = like
     ? await loadKeymapView(like.program, like.keymap)
-    : await usualSource(links, programSlug, owner, (await lastSource(id)) ?? came?.source ?? null);
+    : await usualSource(links, programSlug, owner, (await lastSource(id)) ?? came?.sourceId ?? null);
   const programs = await listPrograms();
   const base = {
     view,
-    said: await loadSaid(),
+    said: await versioned(SAID),
     programNames: Object.fromEntries(programs.map((one) => [one.slug, one.name])),
     uses: Object.fromEntries(await loadUses((await findProgram(programSlug)).id, owner)),
   };
-  if (!source) return { ...base, theirs: null, usesThere: {}, plan: null, derivation: null };
+  if (!source) return { ...base, theirs: null, usesThere: {}, plan: { revision: 0, value: null }, derivation: null };
   const there = await findProgram(source.programSlug);
   const told = await loadUses(there.id, source.draft.owner);
-  const plan = await loadPlan(id, source.draft.id);
   return {
     ...base,
     theirs: source,
     usesThere: Object.fromEntries(told.size > 0 ? told : await loadUses(there.id, owner)),
-    plan: plan === null ? null : (JSON.parse(plan) as MatchPlan),
-    derivation: came?.source === source.draft.id ? (JSON.parse(came.contents) as Derivation) : null,
+    plan: await versioned(planOf(id, source.draft.id)),
+    derivation: came?.sourceId === source.draft.id ? came.contents : null,
   };
 });
 
@@ -76,11 +76,23 @@ async function usualSource(links: readonly KeymapLink[], program: string, owner:
 }
 
 /** Stores what was settled of making one keymap feel like another. */
-export async function savePlan(keymapId: number, source: number, plan: MatchPlan): Promise<void> {
+export async function savePlan(
+  keymapId: number,
+  source: number,
+  plan: MatchPlan,
+  mark: EditMark = {},
+): Promise<Versioned<MatchPlan | null>> {
   await keymapById(keymapId);
   await keymapById(source);
-  await inTransaction((transaction) => writePlan(keymapId, source, JSON.stringify(plan), now(), transaction));
+  return editInStep(planOf(keymapId, source), mark, (transaction) => writePlan(keymapId, source, plan, transaction));
 }
+
+const planOf = (keymapId: number, source: number) => ({
+  thing: `match ${keymapId} ${source}`,
+  what: 'What is settled of this match was',
+  read: () => loadPlan(keymapId, source),
+});
+const SAID = { thing: 'counterparts', what: 'What was said of counterparts was', read: loadSaid };
 
 /** Stores, or forgets, what a person says of a command's counterpart in another program. */
 export async function sayCounterpart(
@@ -88,10 +100,11 @@ export async function sayCounterpart(
   command: string,
   otherSlug: string,
   counterpart: string | null | undefined,
-): Promise<void> {
+  mark: EditMark = {},
+): Promise<Versioned<readonly Said[]>> {
   const [program, other] = await Promise.all([findProgram(programSlug), findProgram(otherSlug)]);
   if (program.id === other.id) throw new Problem('not valid', 'A command has its counterpart in another program.');
-  await inTransaction((transaction) => writeSaid(program.id, command, other.id, counterpart, now(), transaction));
+  return editInStep(SAID, mark, (transaction) => writeSaid(program.id, command, other.id, counterpart, transaction));
 }
 
 /** Makes a new keymap from another as its draft stands and one ticket, and remembers where it came from. */
@@ -108,20 +121,19 @@ export function deriveKeymap(
     const derived = given.ticket ? mustFit(base, keymap, given.ticket) : keymap;
     const made = await insertKeymap(
       {
-        programId: base.program_id,
-        versionId: base.version_id,
+        programId: base.programId,
+        versionId: base.versionId,
         name: given.name,
         owner: given.owner,
         keymap: derived,
         tape: given.ticket ? [given.ticket] : [],
       },
-      now(),
       transaction,
     );
     const theirs = await loadBindings(given.source, transaction);
     const derivation: Derivation = { plan, derived: rowsOf(derived), theirs: rowsOf(theirs) };
-    await writeDerivation(made.id, given.source, JSON.stringify(derivation), transaction);
-    await change('UPDATE keymaps SET last_used_at = :now WHERE id = :id', { now: now(), id: made.id }, transaction);
+    await writeDerivation(made.id, given.source, derivation, transaction);
+    await updateKeymap(made.id, { lastUsedAt: now() }, transaction);
     return draftState(made, made.cursor, []);
   });
 }
@@ -130,7 +142,7 @@ export function deriveKeymap(
 export async function saveDerivation(keymapId: number, derivation: Derivation): Promise<void> {
   const came = await loadDerivation(keymapId);
   if (!came) throw new Problem('not found', 'This keymap was not derived from another.');
-  await inTransaction((transaction) => writeDerivation(keymapId, came.source, JSON.stringify(derivation), transaction));
+  await inTransaction((transaction) => writeDerivation(keymapId, came.sourceId, derivation, transaction));
 }
 
 /** The keymaps asked for, else the one used last of every program on the Shelf, to be compared all at once. */
@@ -140,7 +152,7 @@ export const loadPrograms = ofOneMoment(async function loadPrograms(asked: reado
     (address) => links.find((one) => `${one.program}/${one.keymap}` === address) ?? [],
   );
   const usual = (await listPrograms())
-    .filter((one) => one.put_away_at === null)
+    .filter((one) => one.putAwayAt === null)
     .flatMap((program) => {
       const own = links.filter((one) => one.program === program.slug);
       return own.find((one) => !one.factory) ?? own[0] ?? [];
@@ -153,5 +165,5 @@ export const loadPrograms = ofOneMoment(async function loadPrograms(asked: reado
     ),
   );
   const programNames = Object.fromEntries(views.map((one) => [one.programSlug, one.program.name]));
-  return { views, uses, said: await loadSaid(), programNames };
+  return { views, uses, said: await versioned(SAID), programNames };
 });

@@ -1,98 +1,113 @@
 import { compareKeymaps } from '../../core/keymap/compareKeymaps';
-import { rowsOf, sameKeys } from '../../core/keymap/keymap';
+import { inBrief } from '../../core/keymap/inBrief';
+import { type Row, rowsOf } from '../../core/keymap/keymap';
 import type { KeptVersion, KeymapLink, KeymapSummary, KeymapView, ProgramSummary } from '../../core/view/views';
 import { Problem } from '../../schemas/problem';
-import { inTransaction, ofOneMoment } from '../database';
+import { now } from '../clock';
+import { inOneMoment, inTransaction, ofOneMoment } from '../database';
 import {
   findKeymap,
   type KeymapRow,
   keymapById,
   listKept,
-  listKeymaps,
   loadBindings,
   loadKept,
   loadTape,
   updateKeymap,
 } from '../repositories/keymaps';
-import { findProgram, listPrograms, loadProgram, type ProgramRow, programLabels } from '../repositories/programs';
-import { select } from '../repositories/rows';
+import {
+  findProgram,
+  listPrograms,
+  loadProgram,
+  type ProgramRow,
+  programById,
+  programLabels,
+  versionsInBrief,
+} from '../repositories/programs';
+import {
+  type KeymapWithSummary,
+  keymapsOnShelf,
+  listWithSummaries,
+  type Summary,
+  usedLast,
+  writeSummaries,
+} from '../repositories/shelf';
 import { draftState, factoryOf } from './editKeymap';
 import { loadSettings } from './settings';
 
-/** Everything on the Shelf. */
-export const loadShelf = ofOneMoment(async function loadShelf(): Promise<ProgramSummary[]> {
-  const programs = await listPrograms();
-  const labels = await programLabels();
-  const { person } = await loadSettings();
-  return Promise.all(
-    programs.map(async (program): Promise<ProgramSummary> => {
-      const all = await listKeymaps(program.id);
-      // Whoever sits here finds their own first, after the factory's.
-      const theirs = (one: KeymapRow): boolean => one.factory === 1 || one.owner === person;
-      const rows = person === '' ? all : [...all.filter(theirs), ...all.filter((one) => !theirs(one))];
-      const versionId = rows[0]?.version_id ?? 0;
-      const [count] = await select<{ label: string; n: number }>(
-        'SELECT label, (SELECT count(*) FROM commands WHERE version_id = versions.id) AS n FROM versions WHERE id = :versionId',
-        { versionId },
-      );
-      const keymaps = await Promise.all(rows.map(keymapSummary));
-      return {
-        slug: program.slug,
-        name: program.name,
-        label: labels.get(program.slug) ?? program.name,
-        version: count?.label ?? '',
-        commands: count?.n ?? 0,
-        putAway: program.put_away_at !== null,
-        keymaps,
-      };
-    }),
-  );
-});
+/** Everything on the Shelf. What is worked out of a keymap anew is kept for the next time. */
+export async function loadShelf(): Promise<ProgramSummary[]> {
+  const fresh: Summary[] = [];
+  const shelf = await inOneMoment(() => shelfOfNow(fresh));
+  if (fresh.length > 0) await keepSummaries(fresh);
+  return shelf;
+}
 
-async function keymapSummary(row: KeymapRow): Promise<KeymapSummary> {
-  const keymap = await loadBindings(row.id);
-  const factory = await factoryOf(row);
-  const yours = compareKeymaps(factory, keymap).filter((change) => !sameKeys(change.before, change.after));
-  const kept = await loadKept(row.id);
-  const mine = new Set(
-    yours.flatMap((change) =>
-      change.after.filter((a) => !change.before.some((b) => b.chord === a.chord)).map((a) => a.chord),
-    ),
-  );
-  const chords = [...new Set(rowsOf(keymap).map(([, chord]) => chord))];
+async function shelfOfNow(fresh: Summary[]): Promise<ProgramSummary[]> {
+  const { person } = await loadSettings();
+  const labels = await programLabels();
+  const [programs, keymaps] = [await listPrograms(), await listWithSummaries()];
+  const versions = await versionsInBrief();
+  const shelf: ProgramSummary[] = [];
+  for (const program of programs) {
+    const all = keymaps.filter((one) => one.programId === program.id);
+    // Whoever sits here finds their own first, after the factory's.
+    const theirs = (one: KeymapRow): boolean => one.factory || one.owner === person;
+    const rows = person === '' ? all : [...all.filter(theirs), ...all.filter((one) => !theirs(one))];
+    const version = versions.get(rows[0]?.versionId ?? 0);
+    const summaries: KeymapSummary[] = [];
+    for (const row of rows) summaries.push(await keymapSummary(row, fresh));
+    shelf.push({
+      slug: program.slug,
+      name: program.name,
+      label: labels.get(program.slug) ?? program.name,
+      version: version?.label ?? '',
+      commands: version?.commands ?? 0,
+      putAway: program.putAwayAt !== null,
+      keymaps: summaries,
+    });
+  }
+  return shelf;
+}
+
+/** What is kept of a keymap at a glance, where it tells of the draft as it stands; else it is worked out. */
+async function keymapSummary(row: KeymapWithSummary, fresh: Summary[]): Promise<KeymapSummary> {
+  let { brief } = row;
+  if (!brief) {
+    brief = inBrief(await loadBindings(row.id), await factoryOf(row), (await loadKept(row.id)).keymap);
+    fresh.push({ keymapId: row.id, revision: row.revision, contents: brief });
+  }
   return {
+    ...brief,
     id: row.id,
     slug: row.slug,
     name: row.name,
     owner: row.owner,
-    factory: row.factory === 1,
-    unnamed: row.unnamed === 1,
-    locked: row.locked === 1,
-    putAway: row.put_away_at !== null,
-    lastUsed: row.last_used_at,
-    bindings: rowsOf(keymap).length,
-    yours: yours.length,
-    draftChanges: compareKeymaps(kept.keymap, keymap).length,
-    chords: chords.map((chord) => [chord, mine.has(chord)] as const),
+    factory: row.factory,
+    unnamed: row.unnamed,
+    locked: row.locked,
+    putAway: row.putAwayAt !== null,
+    lastUsed: row.lastUsedAt,
   };
+}
+
+/** What can't be kept for the next time is worked out then; it keeps nobody from the Shelf. */
+async function keepSummaries(fresh: readonly Summary[]): Promise<void> {
+  try {
+    await inTransaction((transaction) => writeSummaries(fresh, transaction));
+  } catch (error) {
+    console.error('What the Shelf tells of keymaps could not be kept.', error);
+  }
 }
 
 /** Every keymap that is not put away, for the pickers; those of who sits here before other people's. */
 export async function listLinks(): Promise<KeymapLink[]> {
   const { person } = await loadSettings();
   const labels = await programLabels();
-  return select<{ program: string; programName: string; keymap: string; name: string; owner: string; factory: number }>(
-    `SELECT p.slug AS program, p.name AS programName, k.slug AS keymap, k.name, k.owner, k.factory FROM keymaps k
-     JOIN programs p ON p.id = k.program_id WHERE p.put_away_at IS NULL AND k.put_away_at IS NULL
-     ORDER BY p.name, k.factory DESC, (:person = '' OR k.owner = :person) DESC, k.id`,
-    { person },
-  ).then((rows) =>
-    rows.map((row) => ({
-      ...row,
-      programName: labels.get(row.program) ?? row.programName,
-      factory: row.factory === 1,
-    })),
-  );
+  return (await keymapsOnShelf(person)).map((one) => ({
+    ...one,
+    programName: labels.get(one.program) ?? one.programName,
+  }));
 }
 
 /**
@@ -100,13 +115,7 @@ export async function listLinks(): Promise<KeymapLink[]> {
  */
 export async function lastUsed(): Promise<{ program: string; keymap: string } | null> {
   const { person } = await loadSettings();
-  const [row] = await select<{ program: string; keymap: string }>(
-    `SELECT p.slug AS program, k.slug AS keymap FROM keymaps k JOIN programs p ON p.id = k.program_id
-     WHERE p.put_away_at IS NULL AND k.put_away_at IS NULL
-     ORDER BY (k.owner = :person AND :person <> '') DESC, k.last_used_at DESC NULLS LAST, k.factory, p.name DESC, k.id LIMIT 1`,
-    { person },
-  );
-  return row ?? null;
+  return usedLast(person);
 }
 
 /** Loads a keymap by its address. @throws Problem when there is none. */
@@ -116,6 +125,11 @@ export const loadKeymapView = ofOneMoment(async function loadKeymapView(
 ): Promise<KeymapView> {
   const program = await findProgram(programSlug);
   return viewOf(program, await findKeymap(program.id, keymapSlug));
+});
+
+/** What a keymap holds as its draft stands. @throws Problem when there is no such keymap. */
+export const loadRows = ofOneMoment(async function loadRows(id: number): Promise<readonly Row[]> {
+  return rowsOf(await loadBindings((await keymapById(id)).id));
 });
 
 /** The names of a program and of one of its keymaps, as far as they are there, for people to tell pages apart by. */
@@ -133,14 +147,12 @@ export const loadNames = ofOneMoment(async function loadNames(
 /** Loads a keymap by its number. @throws Problem when there is none. */
 export const loadKeymapViewById = ofOneMoment(async function loadKeymapViewById(id: number): Promise<KeymapView> {
   const row = await keymapById(id);
-  const program = (await listPrograms()).find((one) => one.id === row.program_id);
-  if (!program) throw new Problem('not found', 'The program of this keymap is no longer there.');
-  return viewOf(program, row);
+  return viewOf(await programById(row.programId), row);
 });
 
 async function viewOf(programRow: ProgramRow, row: KeymapRow): Promise<KeymapView> {
   const [{ program }, keymap, kept, factory, tape] = await Promise.all([
-    loadProgram(programRow, row.version_id),
+    loadProgram(programRow, row.versionId),
     loadBindings(row.id),
     loadKept(row.id),
     factoryOf(row),
@@ -175,7 +187,7 @@ export const loadHistory = ofOneMoment(async function loadHistory(id: number): P
 /** Notes that a keymap was opened, so that the next start begins there. That it can't be noted keeps nobody from it. */
 export async function noteUse(id: number): Promise<void> {
   try {
-    await inTransaction((transaction) => updateKeymap(id, { last_used_at: new Date().toISOString() }, transaction));
+    await inTransaction((transaction) => updateKeymap(id, { lastUsedAt: now() }, transaction));
   } catch (error) {
     console.error(`When keymap ${id} was opened could not be noted.`, error);
   }

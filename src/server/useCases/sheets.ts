@@ -6,7 +6,7 @@ import { draftOf } from '../../core/keymap/draft';
 import { EMPTY_KEYMAP, rowsOf } from '../../core/keymap/keymap';
 import { makeSheet } from '../../core/sheet/makeSheet';
 import type { Face } from '../../core/sheet/measure';
-import { requestOf, sheetDataOf } from '../../core/sheet/requestOf';
+import { type Others, requestOf, sheetDataOf } from '../../core/sheet/requestOf';
 import type { SheetContents, SheetLayout } from '../../core/sheet/sheet';
 import { MOST_PROGRAMS, type SheetSpec } from '../../core/sheet/sheetSpec';
 import { type SideBySide, sideBySide } from '../../core/sheet/sideBySide';
@@ -15,9 +15,10 @@ import { facesOf, writeSvg } from '../../core/sheet/writeSvg';
 import { writeCsv, writeMarkdown } from '../../core/sheet/writeText';
 import type { KeptSheet, SheetsView } from '../../core/view/views';
 import { type FileKind, sheetFileQuery, sheetOptions } from '../../schemas/sheets';
+import { now } from '../clock';
 import { inTransaction, ofOneMoment } from '../database';
 import { loadUses } from '../repositories/advice';
-import { keymapById, listKeymaps } from '../repositories/keymaps';
+import { keymapById, listKeymaps, loadBindings } from '../repositories/keymaps';
 import { loadSaid } from '../repositories/match';
 import { findProgram } from '../repositories/programs';
 import { insertSheet, listSheets, sheetById, updateSheet } from '../repositories/sheets';
@@ -27,8 +28,6 @@ import { writeWorkbook } from '../sheets/writeWorkbook';
 import { loadKeymapView } from './screens';
 import { loadSettings } from './settings';
 import { loadRoom } from './workspaces';
-
-const now = (): string => new Date().toISOString();
 
 /** What a keymap and others, each as `program/keymap`, have in common. @throws Problem when one of them is not there. */
 export const loadSideBySide = ofOneMoment(async function loadSideBySide(
@@ -68,28 +67,24 @@ export const loadSheets = ofOneMoment(async function loadSheets(
 ): Promise<SheetsView> {
   const view = await loadKeymapView(programSlug, keymapSlug);
   const program = await findProgram(programSlug);
-  const keymaps = (await listKeymaps(program.id)).filter((one) => one.put_away_at === null);
+  const keymaps = (await listKeymaps(program.id)).filter((one) => one.putAwayAt === null);
   return {
     view,
     dressing: (await loadRoom(programSlug)).state.room.menus,
     uses: Object.fromEntries(await loadUses(program.id, view.draft.owner)),
-    bases: await Promise.all(
-      keymaps
-        .filter((one) => one.id !== view.draft.id)
-        .map(async ({ slug, name }) => ({ slug, name, bindings: (await loadKeymapView(programSlug, slug)).bindings })),
-    ),
+    bases: keymaps.filter((one) => one.id !== view.draft.id).map(({ id, slug, name }) => ({ id, slug, name })),
     sheets: await keptSheets(view.draft.id),
   };
 });
 
 /** The sheets kept with a keymap, as they were made. */
 async function keptSheets(keymapId: number): Promise<readonly KeptSheet[]> {
-  return (await listSheets(keymapId)).map(({ id, slug, name, contents, put_away_at }) => ({
+  return (await listSheets(keymapId)).map(({ id, slug, name, contents, putAwayAt }) => ({
     id,
     slug,
     name,
-    putAway: put_away_at !== null,
-    spec: JSON.parse(contents) as SheetSpec,
+    putAway: putAwayAt !== null,
+    spec: contents,
   }));
 }
 
@@ -103,13 +98,21 @@ export const sheetFile = ofOneMoment(async function sheetFile(
   const spec = sheetOptions(query);
   const given = await loadSheets(program, keymap);
   const settings = await loadSettings();
-  const table = spec.form === 'programs' ? await loadSideBySide(program, keymap, spec.programs) : undefined;
+  const others = await othersOf(given, spec);
   const { contents, layout } = makeSheet(
-    requestOf(sheetDataOf(given), spec, whereOf(settings, settings.desktop), table),
+    requestOf(sheetDataOf(given), spec, whereOf(settings, settings.desktop), others),
     date,
   );
   return { name: contents.title, ...(await written(as, contents, layout)) };
 });
+
+/** What a sheet shows of other keymaps. */
+async function othersOf({ view, bases }: SheetsView, spec: SheetSpec): Promise<Others> {
+  if (spec.form === 'programs')
+    return { sideBySide: await loadSideBySide(view.programSlug, view.draft.slug, spec.programs) };
+  const base = spec.form === 'difference' ? bases.find((one) => one.slug === spec.base) : undefined;
+  return base ? { base: { name: base.name, keymap: await loadBindings(base.id) } } : {};
+}
 
 async function written(
   as: FileKind,
@@ -154,7 +157,7 @@ function fontsOf(layout: SheetLayout): ReadonlyMap<Face, string> {
 export async function keepSheet(keymapId: number, name: string, spec: SheetSpec): Promise<readonly KeptSheet[]> {
   await inTransaction(async (transaction) => {
     await keymapById(keymapId, transaction);
-    await insertSheet(keymapId, name, JSON.stringify(spec), now(), transaction);
+    await insertSheet(keymapId, name, spec, transaction);
   });
   return keptSheets(keymapId);
 }
@@ -170,12 +173,12 @@ export async function changeSheet(
       id,
       {
         ...(wish.name === undefined ? {} : { name: wish.name }),
-        ...(wish.spec === undefined ? {} : { contents: JSON.stringify(wish.spec) }),
-        ...(wish.putAway === undefined ? {} : { put_away_at: wish.putAway ? now() : null }),
+        ...(wish.spec === undefined ? {} : { contents: wish.spec }),
+        ...(wish.putAway === undefined ? {} : { putAwayAt: wish.putAway ? now() : null }),
       },
       transaction,
     );
-    return sheet.keymap_id;
+    return sheet.keymapId;
   });
   return keptSheets(keymapId);
 }

@@ -12,8 +12,7 @@ import { Problem } from '../../schemas/problem';
 import { inTransaction, ofOneMoment } from '../database';
 import { type Asker, readApart } from '../reading/readApart';
 import { factoryRow, insertKeymap, type KeymapRow, listKeymaps, loadBindings } from '../repositories/keymaps';
-import { findProgram, loadProgram, type ProgramRow } from '../repositories/programs';
-import { select } from '../repositories/rows';
+import { findProgram, loadProgram, type ProgramRow, programById } from '../repositories/programs';
 import {
   insertWorkspace,
   listWorkspaces,
@@ -30,14 +29,14 @@ async function named(row: WorkspaceRow, keymaps: readonly KeymapRow[]): Promise<
     name: row.name,
     owner: row.owner,
     contents,
-    ...(keymap === undefined ? {} : { keymap: own && own.factory === 0 ? own.name : null }),
+    ...(keymap === undefined ? {} : { keymap: own && !own.factory ? own.name : null }),
   };
 }
 
 /** Every workspace of a program that isn't put away, as files carry them. */
 export async function namedWorkspaces(programId: number): Promise<NamedWorkspace[]> {
   const keymaps = await listKeymaps(programId);
-  const rows = (await listWorkspaces(programId)).filter((one) => one.put_away_at === null);
+  const rows = (await listWorkspaces(programId)).filter((one) => one.putAwayAt === null);
   return Promise.all(rows.map((one) => named(one, keymaps)));
 }
 
@@ -46,11 +45,9 @@ export const exportWorkspace = ofOneMoment(async function exportWorkspace(
   id: number,
 ): Promise<{ readonly name: string; readonly file: WorkspaceFile }> {
   const row = await workspaceById(id);
-  const [programRow] = await select<ProgramRow>('SELECT * FROM programs WHERE id = :id', { id: row.program_id });
-  if (!programRow) throw new Problem('not found', 'The program of this workspace is no longer there.');
-  const { program, factory, keymaps } = await factoryOf(programRow);
+  const { program, factory, keymaps } = await factoryOf(await programById(row.programId));
   const workspace = await named(row, keymaps);
-  const own = keymaps.filter((one) => one.factory === 0 && one.name === workspace.keymap).slice(0, 1);
+  const own = keymaps.filter((one) => !one.factory && one.name === workspace.keymap).slice(0, 1);
   const withKeys = await Promise.all(
     own.map(async (one) => ({ name: one.name, owner: one.owner, keymap: await loadBindings(one.id) })),
   );
@@ -59,7 +56,7 @@ export const exportWorkspace = ofOneMoment(async function exportWorkspace(
 
 async function factoryOf(row: ProgramRow) {
   const keymaps = await listKeymaps(row.id);
-  const versionId = keymaps.find((one) => one.factory === 1)?.version_id ?? 0;
+  const versionId = keymaps.find((one) => one.factory)?.versionId ?? 0;
   const { program } = await loadProgram(row, versionId);
   return { program, versionId, keymaps, factory: await loadBindings((await factoryRow(versionId)).id) };
 }
@@ -92,7 +89,7 @@ export async function importWorkspaces(
     const numbers = new Map<string, number>();
     for (const one of contents.keymaps) {
       const same = await sameKeymap(one, keymaps);
-      const made = same ?? (await insertKeymap({ programId: row.id, versionId, ...one }, now(), transaction)).id;
+      const made = same ?? (await insertKeymap({ programId: row.id, versionId, ...one }, transaction)).id;
       numbers.set(one.name, made);
     }
     for (const one of contents.workspaces) await insertNamed(row.id, one, numbers, transaction);
@@ -109,15 +106,13 @@ export async function insertNamed(
 ): Promise<void> {
   const own: Workspace =
     keymap === undefined ? contents : { ...contents, keymap: keymap === null ? null : (numbers.get(keymap) ?? null) };
-  await insertWorkspace({ programId, name, owner, contents: own }, now(), transaction);
+  await insertWorkspace({ programId, name, owner, contents: own }, transaction);
 }
 
 /** The number of a keymap here that has the same name and the same keys. */
 async function sameKeymap({ name, keymap }: NamedKeymap, keymaps: readonly KeymapRow[]): Promise<number | null> {
   for (const one of keymaps)
-    if (one.factory === 0 && one.name === name && compareKeymaps(await loadBindings(one.id), keymap).length === 0)
+    if (!one.factory && one.name === name && compareKeymaps(await loadBindings(one.id), keymap).length === 0)
       return one.id;
   return null;
 }
-
-const now = (): string => new Date().toISOString();

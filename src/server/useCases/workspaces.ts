@@ -16,11 +16,12 @@ import {
 import { USUAL_ICONS } from '../../core/workspace/usualIcon';
 import { Problem } from '../../schemas/problem';
 import type { At } from '../../schemas/workspaces';
+import { now } from '../clock';
 import { inTransaction, ofOneMoment } from '../database';
 import { iconsNamed } from '../icons';
 import { factoryRow, type KeymapRow, listKeymaps, loadBindings, updateKeymap } from '../repositories/keymaps';
-import { findProgram, loadProgram, type ProgramRow } from '../repositories/programs';
-import { select } from '../repositories/rows';
+import { findProgram, loadProgram, type ProgramRow, programById } from '../repositories/programs';
+import { listOwners } from '../repositories/shelf';
 import {
   appendRoomStep,
   findRoom,
@@ -41,8 +42,6 @@ import {
 import { loadKeymapViewById } from './screens';
 import { loadSettings } from './settings';
 
-const now = (): string => new Date().toISOString();
-
 /** A program with what a room of it is made from. */
 type Ground = {
   readonly row: ProgramRow;
@@ -57,7 +56,7 @@ async function groundOf(slug: string, transaction?: Transaction): Promise<Ground
 
 async function groundOfRow(row: ProgramRow, transaction?: Transaction): Promise<Ground> {
   const keymaps = await listKeymaps(row.id, transaction);
-  const versionId = keymaps.find((one) => one.factory === 1)?.version_id ?? 0;
+  const versionId = keymaps.find((one) => one.factory)?.versionId ?? 0;
   const { program } = await loadProgram(row, versionId, transaction);
   const factoryKeys = await loadBindings((await factoryRow(versionId, transaction)).id, transaction);
   return { row, program, factory: factoryRoom(program, factoryKeys), keymaps };
@@ -66,7 +65,7 @@ async function groundOfRow(row: ProgramRow, transaction?: Transaction): Promise<
 /** The room that is stored, without what the program no longer has; the factory's where nothing is. */
 function roomOf({ program, factory, keymaps }: Ground, row: RoomRow | null): Room {
   if (!row) return factory;
-  const room = applyWorkspace(factory, fitWorkspace(JSON.parse(row.contents) as Workspace, program));
+  const room = applyWorkspace(factory, fitWorkspace(row.contents, program));
   return keymaps.some((one) => one.id === room.keymap) ? room : { ...room, keymap: null };
 }
 
@@ -74,7 +73,7 @@ function stateOf(ground: Ground, person: string, row: RoomRow | null, steps: rea
   return {
     person,
     room: roomOf(ground, row),
-    workspace: row?.workspace_id ?? null,
+    workspace: row?.workspaceId ?? null,
     revision: row?.revision ?? 0,
     cursor: row?.cursor ?? 0,
     steps: steps.map((one) => one.title),
@@ -101,13 +100,13 @@ export const loadRoom = ofOneMoment(async function loadRoom(slug: string): Promi
       slug: one.slug,
       name: one.name,
       owner: one.owner,
-      putAway: one.put_away_at !== null,
+      putAway: one.putAwayAt !== null,
       versions: versions
-        .filter((version) => version.workspace_id === one.id)
+        .filter((version) => version.workspaceId === one.id)
         .map((version) => ({
           number: version.number,
-          keptAt: version.kept_at,
-          contents: fitWorkspace(JSON.parse(version.contents) as Workspace, ground.program),
+          keptAt: version.keptAt,
+          contents: fitWorkspace(version.contents, ground.program),
         })),
     }));
   const chosen = [state.room, ...workspaces.map((one) => one.versions[0]?.contents)].flatMap(
@@ -118,7 +117,7 @@ export const loadRoom = ofOneMoment(async function loadRoom(slug: string): Promi
     factory: ground.factory,
     workspaces,
     keymaps: ground.keymaps
-      .filter((one) => one.put_away_at === null || one.id === state.room.keymap)
+      .filter((one) => one.putAwayAt === null || one.id === state.room.keymap)
       .map(({ id, slug: own, name, owner }) => ({ id, slug: own, name, owner })),
     icons: iconsNamed([...USUAL_ICONS, ...chosen]),
   };
@@ -128,7 +127,7 @@ export const loadRoom = ofOneMoment(async function loadRoom(slug: string): Promi
 export const loadWorkspaces = ofOneMoment(async function loadWorkspaces(slug: string): Promise<WorkspacesView> {
   const roomView = await loadRoom(slug);
   const ground = await groundOf(slug);
-  const factory = ground.keymaps.find((one) => one.factory === 1)?.id ?? 0;
+  const factory = ground.keymaps.find((one) => one.factory)?.id ?? 0;
   return {
     roomView,
     view: await loadKeymapViewById(roomView.state.room.keymap ?? factory),
@@ -138,11 +137,8 @@ export const loadWorkspaces = ofOneMoment(async function loadWorkspaces(slug: st
 
 /** Everybody who owns a keymap or a workspace. */
 export async function listPersons(): Promise<string[]> {
-  const rows = await select<{ owner: string }>(
-    "SELECT owner FROM keymaps WHERE owner <> '' UNION SELECT owner FROM workspaces WHERE owner <> '' ORDER BY owner",
-  );
   const { person } = await loadSettings();
-  return [...new Set([...rows.map((one) => one.owner), ...(person === '' ? [] : [person])])];
+  return [...new Set([...(await listOwners()), ...(person === '' ? [] : [person])])];
 }
 
 /** Runs an edit of a room at the revision it was made on. @throws Problem when the room has moved on. */
@@ -170,13 +166,13 @@ async function takeStep(
   workspace: number | null,
   transaction: Transaction,
 ): Promise<void> {
-  const stored: StoredStep = { ...step, workspaces: [row.workspace_id, workspace] };
-  await appendRoomStep(row.id, row.cursor, stored, now(), transaction);
+  const stored: StoredStep = { ...step, workspaces: [row.workspaceId, workspace] };
+  await appendRoomStep(row.id, row.cursor, stored, transaction);
   await writeRoom(row.id, applyWorkspace(room, step.after), workspace, row.cursor + 1, transaction);
   const keymap = step.after.keymap;
   // Board and Tryout open with the keymap of the room.
-  const id = keymap === null ? ground.keymaps.find((one) => one.factory === 1)?.id : keymap;
-  if (id !== undefined) await updateKeymap(id, { last_used_at: now() }, transaction);
+  const id = keymap === null ? ground.keymaps.find((one) => one.factory)?.id : keymap;
+  if (id !== undefined) await updateKeymap(id, { lastUsedAt: now() }, transaction);
 }
 
 /** Changes some parts of a room, as one step. @throws Problem when it has moved on or speaks of what is not there. */
@@ -187,7 +183,7 @@ export function editRoom(slug: string, at: At, title: string, parts: Workspace):
     if (typeof parts.keymap === 'number' && !ground.keymaps.some((one) => one.id === parts.keymap))
       throw new Problem('not valid', 'This keymap belongs to another program.');
     const step = stepTo(room, title, fitWorkspace(parts, ground.program));
-    if (step) await takeStep(ground, row, room, step, row.workspace_id, transaction);
+    if (step) await takeStep(ground, row, room, step, row.workspaceId, transaction);
     return stateNow(ground, at.person, transaction);
   });
 }
@@ -200,7 +196,7 @@ export function moveInSteps(slug: string, at: At, cursor: number): Promise<RoomS
     const steps = await loadSteps(row.id, transaction);
     if (cursor > steps.length) throw new Problem('not valid', 'There is nothing more to redo.');
     let next = room;
-    let workspace = row.workspace_id;
+    let workspace = row.workspaceId;
     for (let i = row.cursor; i > cursor; i--) {
       next = applyWorkspace(next, steps[i - 1]?.before ?? {});
       workspace = steps[i - 1]?.workspaces[0] ?? null;
@@ -216,12 +212,7 @@ export function moveInSteps(slug: string, at: At, cursor: number): Promise<RoomS
 
 async function groundOfWorkspace(id: number, transaction: Transaction) {
   const workspace = await workspaceById(id, transaction);
-  const [row] = await select<ProgramRow>(
-    'SELECT * FROM programs WHERE id = :id',
-    { id: workspace.program_id },
-    transaction,
-  );
-  if (!row) throw new Problem('not found', 'The program of this workspace is no longer there.');
+  const row = await programById(workspace.programId, transaction);
   return { workspace, ground: await groundOfRow(row, transaction) };
 }
 
@@ -235,7 +226,7 @@ export function switchTo(id: number, at: At): Promise<RoomState> {
     const title = `Switch to ${workspace.name}`;
     const step = stepTo(room, title, wanted) ?? { title, before: {}, after: {} };
     await takeStep(ground, row, room, step, id, transaction);
-    await updateWorkspace(id, { last_used_at: now() }, transaction);
+    await updateWorkspace(id, { lastUsedAt: now() }, transaction);
     return stateNow(ground, at.person, transaction);
   });
 }
@@ -252,7 +243,6 @@ export function keepWorkspace(
     const contents = pickParts(room, given.parts);
     const made = await insertWorkspace(
       { programId: ground.row.id, name: given.name, owner: given.owner, contents },
-      now(),
       transaction,
     );
     await writeRoom(row.id, room, made.id, row.cursor, transaction);
@@ -265,7 +255,7 @@ export function keepOver(id: number, at: At, parts: readonly Part[]): Promise<Ro
   return inTransaction(async (transaction) => {
     const { ground } = await groundOfWorkspace(id, transaction);
     const { row, room } = await onRoom(ground, at, transaction);
-    await insertVersion(id, pickParts(room, parts), now(), transaction);
+    await insertVersion(id, pickParts(room, parts), transaction);
     await writeRoom(row.id, room, id, row.cursor, transaction);
     return stateNow(ground, at.person, transaction);
   });
@@ -275,7 +265,7 @@ export function keepOver(id: number, at: At, parts: readonly Part[]): Promise<Ro
 export function backToVersion(id: number, number: number): Promise<void> {
   return inTransaction(async (transaction) => {
     const { contents } = await loadVersion(id, number, transaction);
-    await insertVersion(id, contents, now(), transaction);
+    await insertVersion(id, contents, transaction);
   });
 }
 
@@ -291,7 +281,7 @@ export function changeWorkspace(
       {
         ...(wish.name === undefined ? {} : { name: wish.name }),
         ...(wish.owner === undefined ? {} : { owner: wish.owner }),
-        ...(wish.putAway === undefined ? {} : { put_away_at: wish.putAway ? now() : null }),
+        ...(wish.putAway === undefined ? {} : { putAwayAt: wish.putAway ? now() : null }),
       },
       transaction,
     );
@@ -301,12 +291,8 @@ export function changeWorkspace(
 /** A copy of a workspace under a name of its own. */
 export function duplicateWorkspace(id: number, name: string, owner: string): Promise<WorkspaceRow> {
   return inTransaction(async (transaction) => {
-    const { program_id } = await workspaceById(id, transaction);
+    const { programId } = await workspaceById(id, transaction);
     const { contents } = await loadVersion(id, null, transaction);
-    return insertWorkspace(
-      { programId: program_id, name, owner, contents: pickParts(contents, PARTS) },
-      now(),
-      transaction,
-    );
+    return insertWorkspace({ programId, name, owner, contents: pickParts(contents, PARTS) }, transaction);
   });
 }

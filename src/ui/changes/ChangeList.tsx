@@ -3,7 +3,7 @@
 import Button from '@mui/material/Button';
 import Paper from '@mui/material/Paper';
 import Link from 'next/link';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { describeStep, stepKey, whereWords } from '@/core/changeList/describeStep';
 import { planEntry } from '@/core/changeList/planEntry';
 import { programFacts } from '@/core/clash/clashIndex';
@@ -16,9 +16,10 @@ import { ActionsMenu } from '../parts/ActionsMenu';
 import { KeyCaps } from '../parts/KeyCaps';
 import { KeymapPicker } from '../parts/KeymapPicker';
 import { SentenceView } from '../parts/SentenceView';
-import { useStore } from '../parts/useStore';
 import { useNotice } from '../shell/Notices';
 import { useSettings } from '../shell/SettingsContext';
+import { useKept } from '../sync/useKept';
+import { ticksWay } from '../sync/ways';
 import styles from './changes.module.css';
 
 type Props = { readonly given: ChangeListView; readonly links: readonly KeymapLink[] };
@@ -28,9 +29,10 @@ export function ChangeList({ given, links }: Props) {
   const { view, from, keymaps } = given;
   const { program, programSlug, draft } = view;
   const { where } = useSettings();
-  const store = useStore();
   const tell = useNotice();
-  const [ticks, setTicks] = useState<ReadonlySet<string>>(() => new Set(given.ticks));
+  const way = useMemo(() => ticksWay(draft.id, from.draft.id), [draft.id, from.draft.id]);
+  const [ticked, tickOff] = useKept(`ticks ${draft.id} ${from.draft.id}`, given.ticks, way);
+  const ticks = useMemo(() => new Set(ticked), [ticked]);
   const facts = useMemo(() => programFacts(program), [program]);
   const plan = useMemo(
     () => planEntry(facts, where.place, draftOf(from).keymap, draftOf(view).keymap),
@@ -39,15 +41,7 @@ export function ChangeList({ given, links }: Props) {
   const nameOf = (id: string): string => facts.commands.get(id)?.name ?? id;
   const done = plan.steps.filter((one) => ticks.has(stepKey(one))).length;
   const next = plan.steps.findIndex((one) => !ticks.has(stepKey(one)));
-  const keep = (all: ReadonlySet<string>): void => {
-    setTicks(all);
-    store('PATCH', `/api/keymaps/${draft.id}/ticks`, { from: from.draft.id, ticks: [...all] });
-  };
-  const tick = (key: string): void => {
-    const all = new Set(ticks);
-    if (!all.delete(key)) all.add(key);
-    keep(all);
-  };
+  const tick = (key: string): void => tickOff({ steps: [key], done: !ticks.has(key) });
   const address = `/sheets/${programSlug}/${draft.slug}`;
   return (
     <div className="screen">
@@ -103,9 +97,8 @@ export function ChangeList({ given, links }: Props) {
             aria-disabled={done === 0}
             onClick={() => {
               if (done === 0) return;
-              const before = ticks;
-              keep(new Set());
-              tell('All ticks are gone.', { words: 'Undo', run: () => keep(before) });
+              tickOff({ steps: ticked, done: false });
+              tell('All ticks are gone.', { words: 'Undo', run: () => tickOff({ steps: ticked, done: true }) });
             }}
           >
             Start over

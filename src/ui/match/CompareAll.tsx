@@ -85,7 +85,7 @@ export function CompareAll({ all, links, initialShown }: Props) {
     (): CompareGround => ({ sides: views.map((view) => sideOf(view, draftOf(view))), programNames }),
     [views, programNames],
   );
-  const task = useMemo((): CompareTask => ({ said }), [said]);
+  const task = useMemo((): CompareTask => ({ said: said.value }), [said]);
   const working = useWorkerTask<Comparer, CompareGround, CompareTask, PairsBetween[]>(start, ground, task, send);
   const between = working.made?.answer ?? null;
   const addresses = views.map((view) => `${view.programSlug}/${view.draft.slug}`);

@@ -5,11 +5,10 @@ import Paper from '@mui/material/Paper';
 import Stack from '@mui/material/Stack';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { ChordText } from '@/core/chord/chord';
 import { buildClashIndex, programFacts } from '@/core/clash/clashIndex';
 import { verdict } from '@/core/clash/verdict';
-import { withSaid } from '@/core/counterpart/knownPairs';
 import { compareKeymaps } from '@/core/keymap/compareKeymaps';
 import { type Draft, draftOf } from '@/core/keymap/draft';
 import { type Row as KeyRow, rowsOf } from '@/core/keymap/keymap';
@@ -29,13 +28,16 @@ import { FilterChip } from '../kit/FilterChip';
 import { Progress } from '../kit/Progress';
 import { Row } from '../kit/Row';
 import { replaceAddress } from '../kit/useBackCloses';
+import { useStable } from '../kit/useStable';
 import { KeymapPicker } from '../parts/KeymapPicker';
 import { NameDialog } from '../parts/NameDialog';
-import { useStable } from '../kit/useStable';
 import { useStore } from '../parts/useStore';
 import { ask } from '../shell/api';
 import { useNotice } from '../shell/Notices';
 import { useSettings } from '../shell/SettingsContext';
+import { useKept } from '../sync/useKept';
+import { useOfKeymap } from '../sync/useOfKeymap';
+import { planWay, saidWay } from '../sync/ways';
 import { CounterpartDialog } from './CounterpartDialog';
 import { DerivedBanner } from './DerivedBanner';
 import { KnockOns } from './KnockOns';
@@ -63,8 +65,14 @@ export function Match({ match, links, initialShown }: Props) {
   const { state } = draft;
   const facts = useMemo(() => programFacts(program), [program]);
   const their = useMemo(() => draftOf(theirs), [theirs]);
-  const [said, setSaid] = useState(match.said);
-  const [plan, setPlan] = useState<MatchPlan>(match.plan ?? match.derivation?.plan ?? EMPTY_PLAN);
+  const [said, editSaid] = useKept('counterparts', match.said, saidWay);
+  const keymapId = state.id;
+  const sourceId = their.state.id;
+  const [start] = useState<MatchPlan>(() => match.derivation?.plan ?? EMPTY_PLAN);
+  const [given, editPlan] = useOfKeymap(`match ${sourceId}`, keymapId, match.plan, (id) =>
+    planWay(id, sourceId, start),
+  );
+  const plan = given ?? start;
   const [derivation, setDerivation] = useState<Derivation | null>(match.derivation);
   const [shown, setShown] = useState<Shown | null>(initialShown);
   const [pairing, setPairing] = useState<MatchRow | null>(null);
@@ -101,15 +109,7 @@ export function Match({ match, links, initialShown }: Props) {
   const at: Shown = shown ?? (rows && rows.carries.length === 0 && rows.check.length > 0 ? 'check' : 'carries');
 
   const store = useStore();
-  const change = useCallback((values: Partial<MatchPlan>): void => setPlan((now) => ({ ...now, ...values })), []);
-  const keymapId = state.id;
-  const sourceId = their.state.id;
-  const stored = useRef({ plan, keymapId });
-  useEffect(() => {
-    if (stored.current.plan !== plan || stored.current.keymapId !== keymapId)
-      store('PATCH', `/api/keymaps/${keymapId}/match`, { source: sourceId, plan });
-    stored.current = { plan, keymapId };
-  }, [plan, keymapId, sourceId, store]);
+  const change = editPlan;
   const choose = useStable((mine: CommandId, kind: ChoiceKind | null, chord?: ChordText): void => {
     const left = plan.choices.filter(([id]) => id !== mine);
     if (kind === null) change({ choices: left });
@@ -124,8 +124,7 @@ export function Match({ match, links, initialShown }: Props) {
   /** Says, of a command there, what it is here: nothing, or forgets what was said. */
   const say = useStable((of: CommandId, mine: CommandId | null | undefined): void => {
     const subject = { program: theirs.programSlug, command: of, other: programSlug };
-    setSaid(withSaid(said, subject, mine));
-    store('POST', '/api/counterparts', { ...subject, ...(mine === undefined ? {} : { counterpart: mine }) });
+    editSaid({ ...subject, counterpart: mine });
   });
 
   useEffect(() => {

@@ -24,7 +24,7 @@ import { SheetOptions } from './SheetOptions';
 import { SheetPages } from './SheetPages';
 import { savePng } from './savePng';
 import styles from './sheets.module.css';
-import { useSideBySide } from './useSideBySide';
+import { useOthers } from './useOthers';
 
 type Props = {
   readonly given: SheetsView;
@@ -49,9 +49,9 @@ export function Sheets({ given, links, initial, today }: Props) {
   const { where } = useSettings();
   const { view } = given;
   const { program, programSlug, draft } = view;
-  const { table, problem } = useSideBySide(programSlug, draft.slug, spec);
+  const { others, missing, problem } = useOthers(given, spec);
   const data = useMemo(() => sheetDataOf(given), [given]);
-  const request = useMemo(() => requestOf(data, spec, where, table ?? undefined), [data, spec, where, table]);
+  const request = useMemo(() => requestOf(data, spec, where, others), [data, spec, where, others]);
   const { contents, layout } = useMemo(() => makeSheet(request, today), [request, today]);
   const count = contents.groups.reduce((sum, group) => sum + group.lines.length, 0);
   const address = `/sheets/${programSlug}/${draft.slug}`;
@@ -134,9 +134,9 @@ export function Sheets({ given, links, initial, today }: Props) {
           ))}
         </Paper>
         <section className={styles.desk} tabIndex={0} aria-label="The page as it will print">
-          {spec.form === 'programs' && table === null ? (
+          {missing ? (
             <p className="empty" role="status">
-              {problem || 'Finding what these programs have in common…'}
+              {problem || 'Finding what these keymaps have in common…'}
             </p>
           ) : count === 0 ? (
             <Nothing spec={spec} onAll={() => choose({ contents: 'all', form: 'desk' })} />

@@ -8,7 +8,7 @@ import { useSettings } from '../shell/SettingsContext';
 const UNIT = 14;
 
 /** A keymap at a glance: its keys with their pins. */
-export const KeyStrip = memo(function KeyStrip({ chords }: { chords: KeymapSummary['chords'] }) {
+export const KeyStrip = memo(function KeyStrip({ pins }: Pick<KeymapSummary, 'pins'>) {
   const { keyboard } = useSettings().where;
   const top = keyboard.byCode.get('Digit1')?.y ?? 0;
   return (
@@ -19,7 +19,7 @@ export const KeyStrip = memo(function KeyStrip({ chords }: { chords: KeymapSumma
       aria-hidden="true"
       style={{ flex: 'none' }}
     >
-      {keyStrip(keyboard, chords).map(({ key, pin }) => {
+      {keyStrip(keyboard, pins).map(({ key, pin }) => {
         const x = key.x * UNIT;
         const y = (key.y - top) * UNIT;
         return (

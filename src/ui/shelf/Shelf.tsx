@@ -195,7 +195,7 @@ function KeymapCard({ program, keymap, onDuplicate, onRename, onPutAway }: CardP
   const address = `${program.slug}/${keymap.slug}`;
   return (
     <li className={`card ${styles.keymap}`}>
-      <KeyStrip chords={keymap.chords} />
+      <KeyStrip pins={keymap.pins} />
       <div className={styles.about}>
         <h3>
           <Link href={`/board/${address}`} className={styles.title}>

@@ -3,6 +3,7 @@
 import { ThemeProvider } from '@mui/material/styles';
 import type { ReactNode } from 'react';
 import type { Settings } from '@/core/settings/settings';
+import type { Versioned } from '@/core/sync/versioned';
 import { StyleCache } from '../kit/StyleCache';
 import { Tips } from '../kit/Tips';
 import { theme } from '../kit/theme';
@@ -13,13 +14,21 @@ import { SettingsProvider } from './SettingsContext';
 const APART = { storageManager: null, colorSchemeNode: null, disableStyleSheetGeneration: true };
 
 /** What every screen stands on. */
-export function Providers({ nonce, settings, children }: { nonce: string; settings: Settings; children: ReactNode }) {
+export function Providers({
+  nonce,
+  settings,
+  children,
+}: {
+  nonce: string;
+  settings: Versioned<Settings>;
+  children: ReactNode;
+}) {
   return (
     <StyleCache nonce={nonce}>
       <ThemeProvider theme={theme} {...APART}>
-        <SettingsProvider initial={settings}>
-          <NoticeProvider nonce={nonce}>{children}</NoticeProvider>
-        </SettingsProvider>
+        <NoticeProvider nonce={nonce}>
+          <SettingsProvider initial={settings}>{children}</SettingsProvider>
+        </NoticeProvider>
         <Tips />
       </ThemeProvider>
     </StyleCache>

@@ -1,10 +1,12 @@
 'use client';
 
-import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from 'react';
+import { createContext, type ReactNode, useContext, useEffect, useLayoutEffect, useMemo, useState } from 'react';
 import type { Platform } from '@/core/keyboard/chordOfEvent';
 import { type Where, whereOf } from '@/core/keyboard/where';
 import { DEFAULT_SETTINGS, type Settings } from '@/core/settings/settings';
-import { ask } from './api';
+import type { Versioned } from '@/core/sync/versioned';
+import { useKept } from '../sync/useKept';
+import { settingsWay } from '../sync/ways';
 
 type Shared = {
   readonly settings: Settings;
@@ -21,28 +23,21 @@ const Context = createContext<Shared>({
 });
 
 /** Lamp, text size and notation for everything below, stored as they are changed. */
-export function SettingsProvider({ initial, children }: { initial: Settings; children: ReactNode }) {
-  const [settings, setSettings] = useState(initial);
+export function SettingsProvider({ initial, children }: { initial: Versioned<Settings>; children: ReactNode }) {
+  const [settings, change] = useKept('settings', initial, settingsWay);
   const [platform, setPlatform] = useState<Platform>('windows');
   useEffect(() => {
     // From here on the page answers; tests and scripts wait for it.
     document.documentElement.dataset.ready = 'yes';
     if (/mac|iphone|ipad/i.test(navigator.userAgent)) setPlatform('mac');
   }, []);
+  const { lamp, textSize } = settings;
+  useLayoutEffect(() => {
+    Object.assign(document.documentElement.dataset, { lamp, text: textSize });
+  }, [lamp, textSize]);
   const shared = useMemo<Shared>(
-    () => ({
-      settings,
-      platform,
-      where: whereOf(settings, settings.desktop),
-      change: (values) => {
-        const next = { ...settings, ...values };
-        setSettings(next);
-        document.documentElement.dataset.lamp = next.lamp;
-        document.documentElement.dataset.text = next.textSize;
-        ask('PATCH', '/api/settings', values).catch(() => undefined);
-      },
-    }),
-    [settings, platform],
+    () => ({ settings, platform, where: whereOf(settings, settings.desktop), change }),
+    [settings, platform, change],
   );
   return <Context.Provider value={shared}>{children}</Context.Provider>;
 }

@@ -1,13 +1,20 @@
+import type { EditMark } from '@/core/sync/versioned';
+
 /** An answer of ours that is not what was asked for; the message is for people. */
 export class Refused extends Error {
   override name = 'Refused';
   constructor(
     readonly code: string,
     message: string,
+    /** What else the server says of it. */
+    readonly details: Readonly<Record<string, unknown>> = {},
   ) {
     super(message);
   }
 }
+
+type Said = { readonly code?: string; readonly message?: string };
+const FAILED = 'Something went wrong and nothing was changed. Try again.';
 
 /** Which window asks: files are read one at a time for each. */
 const WINDOW = { 'x-window': `${Math.random()}` };
@@ -19,6 +26,7 @@ const MOST_KEPT = 30_000;
  * Asks our own server.
  * @param keep whether the request is to go on when the page is left.
  * @param left says that nobody waits for the answer any more.
+ * @param mark what an edit was made on, and its key, so that it is done on nothing else and only once.
  * @throws Refused with a plain sentence when it can't or won't.
  */
 export async function ask<T>(
@@ -27,6 +35,7 @@ export async function ask<T>(
   body?: object,
   keep = false,
   left?: AbortSignal,
+  mark: EditMark = {},
 ): Promise<T> {
   let response: Response;
   try {
@@ -34,11 +43,13 @@ export async function ask<T>(
       method,
       ...(left ? { signal: left } : {}),
       ...(keep && JSON.stringify(body).length < MOST_KEPT ? { keepalive: true } : {}),
-      ...(body instanceof FormData
-        ? { body, headers: WINDOW }
-        : body
-          ? { body: JSON.stringify(body), headers: { ...WINDOW, 'content-type': 'application/json' } }
-          : {}),
+      ...(body ? { body: body instanceof FormData ? body : JSON.stringify(body) } : {}),
+      headers: {
+        ...(body ? WINDOW : {}),
+        ...(body && !(body instanceof FormData) ? { 'content-type': 'application/json' } : {}),
+        ...(mark.revision === undefined ? {} : { 'if-match': `"${mark.revision}"` }),
+        ...(mark.key === undefined ? {} : { 'idempotency-key': mark.key }),
+      },
     });
   } catch {
     throw new Refused(
@@ -46,17 +57,15 @@ export async function ask<T>(
       'Gray Pin does not answer, so this was not stored. Start it again, then repeat the step.',
     );
   }
-  const answer = (await response.json().catch(() => null)) as { error?: { code: string; message: string } } | null;
+  const answer = (await response.json().catch(() => null)) as { error?: Said } | null;
   if (!response.ok || !answer) {
-    throw new Refused(
-      answer?.error?.code ?? 'failed',
-      answer?.error?.message ?? 'Something went wrong and nothing was changed. Try again.',
-    );
+    const { code = 'failed', message = FAILED, ...details } = answer?.error ?? {};
+    throw new Refused(code, message, details);
   }
   return answer as T;
 }
 
 /** What to tell a person about anything that was thrown. */
 export function messageOf(error: unknown): string {
-  return error instanceof Refused ? error.message : 'Something went wrong and nothing was changed. Try again.';
+  return error instanceof Refused ? error.message : FAILED;
 }

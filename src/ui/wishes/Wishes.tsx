@@ -3,7 +3,7 @@
 import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { emptyList } from '@/core/advice/emptyList';
 import type { WishList } from '@/core/advice/wishList';
 import { programFacts } from '@/core/clash/clashIndex';
@@ -21,9 +21,11 @@ import { Segments } from '../kit/Segments';
 import { replaceAddress } from '../kit/useBackCloses';
 import { KeymapPicker } from '../parts/KeymapPicker';
 import { useReach } from '../parts/useReach';
-import { useStore } from '../parts/useStore';
 import { useNotice } from '../shell/Notices';
 import { useSettings } from '../shell/SettingsContext';
+import { useKept } from '../sync/useKept';
+import { useOfKeymap } from '../sync/useOfKeymap';
+import { usesWay, wishesWay } from '../sync/ways';
 import { CountsDialog } from './CountsDialog';
 import { PlanView } from './PlanView';
 import { SpendBar } from './SpendBar';
@@ -46,9 +48,14 @@ export function Wishes({ wishes, links, initialShown }: Props) {
   const { program, programSlug } = view;
   const { where, settings } = useSettings();
   const { draft, trouble, dismiss, actions } = useDraft(view);
+  const [start] = useState(() => emptyList(where));
   const facts = useMemo(() => programFacts(program), [program]);
-  const [list, setList] = useState<WishList>(() => wishes.list ?? emptyList(where));
-  const [uses, setUses] = useState(wishes.uses);
+  // An edit of the factory keymap begins a keymap of its own; the list goes with it.
+  const keymapId = draft.state.id;
+  const [given, editList] = useOfKeymap('wishes', keymapId, wishes.list, (id) => wishesWay(id, start));
+  const list = given ?? start;
+  const usesHow = useMemo(() => usesWay(keymapId), [keymapId]);
+  const [uses, editUses] = useKept(`uses ${programSlug} ${draft.state.owner}`, wishes.uses, usesHow);
   const [shown, setShown] = useState(initialShown);
   const [counting, setCounting] = useState(false);
   const tell = useNotice();
@@ -67,34 +74,14 @@ export function Wishes({ wishes, links, initialShown }: Props) {
   const planning = usePlan(ground, task);
   const fresh = planning.made?.task === task ? planning.made.answer : null;
 
-  const store = useStore();
-  const change = useCallback((values: Partial<WishList>): void => setList((now) => ({ ...now, ...values })), []);
+  const change = useCallback((values: Partial<WishList>): void => editList(values), [editList]);
   const wish = useCallback(
-    (ids: readonly CommandId[], on: boolean): void =>
-      setList((now) => {
-        const set = new Set(ids);
-        const left = now.wishes.filter((one) => !set.has(one));
-        return { ...now, wishes: on ? [...left, ...ids] : left };
-      }),
-    [],
+    (commands: readonly CommandId[], on: boolean): void => editList({ commands, on }),
+    [editList],
   );
-  // An edit of the factory keymap begins a keymap of its own; the list goes with it.
-  const keymapId = draft.state.id;
-  const stored = useRef({ list, keymapId });
-  useEffect(() => {
-    if (stored.current.list !== list || stored.current.keymapId !== keymapId)
-      store('PATCH', `/api/keymaps/${keymapId}/wishes`, list);
-    stored.current = { list, keymapId };
-  }, [list, keymapId, store]);
   const tellUses = useCallback(
-    (command: CommandId, perDay: number | null): void => {
-      setUses((now) => {
-        const { [command]: _, ...rest } = now;
-        return perDay === null ? rest : { ...rest, [command]: perDay };
-      });
-      store('PATCH', `/api/keymaps/${keymapId}/uses`, { uses: { [command]: perDay } });
-    },
-    [store, keymapId],
+    (command: CommandId, perDay: number | null): void => editUses({ uses: { [command]: perDay }, all: false }),
+    [editUses],
   );
 
   // A command that the address wishes for is put on the list once; then the address says where this is.
@@ -182,8 +169,7 @@ export function Wishes({ wishes, links, initialShown }: Props) {
           told={uses}
           onClose={() => setCounting(false)}
           onDone={(counts) => {
-            setUses(counts);
-            store('PATCH', `/api/keymaps/${keymapId}/uses`, { uses: counts, all: true });
+            editUses({ uses: counts, all: true });
             setCounting(false);
             tell(
               Object.keys(counts).length === 0

@@ -1,0 +1,24 @@
+import type { CreationOptional, InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize';
+import { id, keyed, number, table, text } from './columns';
+
+export interface KeptRevisionModel
+  extends Model<InferAttributes<KeptRevisionModel>, InferCreationAttributes<KeptRevisionModel>> {
+  thing: string;
+  revision: number;
+}
+
+export interface DoneEditModel extends Model<InferAttributes<DoneEditModel>, InferCreationAttributes<DoneEditModel>> {
+  id: CreationOptional<number>;
+  edit: string;
+}
+
+/** Revisions of what has none of its own, and the edits done last. */
+export function defineInStep(sequelize: Sequelize) {
+  return {
+    KeptRevision: table<KeptRevisionModel>(sequelize, 'keptRevision', 'kept_revisions', {
+      thing: keyed(text),
+      revision: number,
+    }),
+    DoneEdit: table<DoneEditModel>(sequelize, 'doneEdit', 'done_edits', { id, edit: text }),
+  };
+}
