@@ -7,7 +7,11 @@ const narrow = '@media (max-width: 40rem)';
 
 /** Every part of MUI that we use, in our look. */
 export const components: Components<Theme> = {
-  MuiButtonBase: { defaultProps: { disableRipple: true } },
+  // What is pressed looks so at once: a color that fades in keeps the page busy while it answers.
+  MuiButtonBase: {
+    defaultProps: { disableRipple: true },
+    styleOverrides: { root: { transition: 'none !important' } },
+  },
   MuiButton: {
     defaultProps: { disableElevation: true, size: 'small' },
     styleOverrides: {
