@@ -56,7 +56,7 @@ export async function controls(page: Page): Promise<readonly Control[]> {
         name,
         at,
         reached: one.tabIndex >= 0 && (group.includes(one as HTMLInputElement) ? stands : true),
-        works: !chosen && !box,
+        works: !chosen && !box && one !== document.activeElement,
         kind: name.split(' ').slice(0, 3).join(' '),
       });
     }
