@@ -54,6 +54,22 @@ describe('dependencies', () => {
     expect(wrong).toEqual([]);
   });
 
+  it('leave what is stored to the repositories: no statement elsewhere, and no driver outside the server', () => {
+    const of = (file: string): string => readFileSync(join(src, file), 'utf8');
+    const code = files.filter(
+      (file) => !/^server\/(?:migrations|repositories|models|stored|backup|testing)\//.test(file),
+    );
+    const wrong = code.filter((file) =>
+      file.startsWith('server/') && file !== 'server/database.ts'
+        ? /\b(?:literal|query)\(|\b(?:SELECT|INSERT INTO|DELETE FROM|UPDATE \w+ SET)\b/.test(of(file))
+        : !file.startsWith('server/') &&
+          /from '(?:sequelize|sqlite3)'|\b(?:SELECT|INSERT INTO|DELETE FROM) /.test(of(file)),
+    );
+    expect(code.length).toBeGreaterThan(60);
+    expect(wrong).toEqual([]);
+    expect(/\bSELECT\b/.test(of('server/migrations/001-first-tables.ts'))).toBe(true);
+  });
+
   it('leave the core without a clock, a page or a network', () => {
     const core = files.filter((file) => file.startsWith('core/'));
     const using = core.filter((file) =>

@@ -66,11 +66,17 @@ for (const [name, address, prepare] of MAIN_SCREENS) {
       await prepare?.(page);
       await still(page);
       // What follows in a later picture is waited for.
-      let found = await controls(page);
-      for (let before = -1; before !== found.length; found = await controls(page)) {
-        before = found.length;
-        await page.waitForTimeout(250);
-      }
+      let found: readonly Control[] = [];
+      await expect
+        .poll(
+          async () => {
+            const before = found.length;
+            found = await controls(page);
+            return found.length === before;
+          },
+          { intervals: [0, 250] },
+        )
+        .toBe(true);
       return found;
     };
     const kinds = new Map<string, number>();

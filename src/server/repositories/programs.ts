@@ -23,6 +23,7 @@ export async function listPrograms(): Promise<ProgramRow[]> {
   const { Program } = await models();
   const rows = await Program.findAll({
     order: [
+      // Sequelize has no words for an order by whether something is there.
       literal('put_away_at IS NOT NULL'),
       // What is sorted by stands with the keymaps.
       literal('(SELECT max(last_used_at) FROM keymaps WHERE program_id = program.id) DESC NULLS LAST'),

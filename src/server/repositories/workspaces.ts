@@ -41,6 +41,7 @@ export async function writeRoom(
   transaction: Transaction,
 ): Promise<void> {
   const { Room } = await models();
+  // Counted by the file itself, so that no step is lost.
   const revision = literal('revision + 1') as unknown as number;
   await Room.update({ contents, workspaceId, cursor, revision }, { where: { id }, transaction });
 }
