@@ -4,7 +4,7 @@ import { respond } from '@/server/respond';
 /** Answers once the database is open; the start script waits for it. */
 export function GET(): Promise<Response> {
   return respond(async () => {
-    await (await database()).query('SELECT 1');
+    await (await database()).authenticate();
     return { ready: true };
   });
 }
