@@ -22,6 +22,8 @@ export type Way<Value, Edit> = Edits<Value, Edit> & {
 /** How long is waited before an edit that was not answered is sent again, in ms: longer each time. */
 const PAUSES = [300, 1000, 3000, 10_000];
 
+const NOT_YET = 'Gray Pin does not answer, so what you did is not stored yet. It is sent again by itself until it is.';
+
 type State<Value, Edit> = { readonly sync: Sync<Value, Edit>; readonly shown: Value };
 
 /**
@@ -50,14 +52,15 @@ export function createKept<Value, Edit>(
         key: first.key,
       });
       tries = 0;
+      if (now().trouble?.kind === 'unreachable') tell('It is stored now.');
       show(confirmed(now(), answer));
     } catch (error) {
       const elsewhere = error instanceof Refused ? (error.details.now as Versioned<Value> | undefined) : undefined;
       if (elsewhere) {
         show(changedElsewhere(now(), elsewhere, messageOf(error), way));
       } else if (error instanceof Refused && (error.code === 'unreachable' || error.code === 'busy')) {
-        if (now().trouble?.kind !== 'unreachable') tell(messageOf(error));
-        show(unanswered(now(), messageOf(error)));
+        if (now().trouble?.kind !== 'unreachable') tell(NOT_YET);
+        show(unanswered(now(), NOT_YET));
         await pause(PAUSES[Math.min(tries++, PAUSES.length - 1)] ?? 0);
       } else {
         show(refused(now(), messageOf(error)));
