@@ -100,10 +100,15 @@ export function countMarks(
   filter: Filter,
 ): Readonly<Record<Mark, number>> {
   const counts = Object.fromEntries(MARKS.map((mark) => [mark, 0])) as Record<Mark, number>;
-  for (const command of applyFilter(commands, marks, filter)) {
+  // Thousands of commands have few different sets of marks.
+  const tally = new Map<number, number>();
+  for (const command of commands) {
     const bits = marks.get(command) ?? 0;
-    if (bits !== 0) for (const mark of MARKS) if (bits & BIT[mark]) counts[mark]++;
+    if (bits !== 0 && inLists(command, filter)) tally.set(bits, (tally.get(bits) ?? 0) + 1);
   }
+  const wanted = bitsOf(filter);
+  for (const [bits, many] of tally)
+    if ((bits & wanted) === wanted) for (const mark of MARKS) if (bits & BIT[mark]) counts[mark] += many;
   return counts;
 }
 

@@ -8,6 +8,8 @@ import { useSettings } from '../shell/SettingsContext';
 
 /** How long, in ms, a slice of this may hold up the page. */
 const SLICE = 6;
+/** The same where the page has found no rest for a second, as on a machine that is busy with other things. */
+const LONG_SLICE = 40;
 
 /**
  * Reach for the keyboard and free hand chosen. It is worked out for all keys of a keymap, and for those that advice would
@@ -22,8 +24,8 @@ export function useReach(keymap: Keymap): { readonly reach: ReachOf; readonly re
     for (const bindings of keymap.bindings.values()) for (const { chord } of bindings) chords.add(chord);
     const left = chords.values();
     let next = 0;
-    const slice = (): void => {
-      const end = performance.now() + SLICE;
+    const slice = ({ didTimeout }: IdleDeadline): void => {
+      const end = performance.now() + (didTimeout ? LONG_SLICE : SLICE);
       for (let step = left.next(); ; step = left.next()) {
         if (step.done) {
           setDone(() => reach);
