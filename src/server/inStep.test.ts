@@ -1,19 +1,9 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { afterAll, beforeAll, expect, it } from 'vitest';
+import { expect, it } from 'vitest';
 import { PATCH } from '../app/api/settings/route';
-import { closeDatabase } from './database';
+import { onOwnData } from './testing/onOwnData';
 import { loadSettings, loadVersionedSettings } from './useCases/settings';
 
-const folder = mkdtempSync(join(tmpdir(), 'gray-pin-'));
-beforeAll(() => {
-  process.env.GRAY_PIN_DATA = folder;
-});
-afterAll(async () => {
-  await closeDatabase();
-  rmSync(folder, { recursive: true, force: true });
-});
+onOwnData();
 
 const edit = async (values: object, revision: number, key: string) => {
   const headers = { 'content-type': 'application/json', 'if-match': `"${revision}"`, 'idempotency-key': key };

@@ -1,9 +1,8 @@
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
-import { afterAll, beforeAll, expect, it } from 'vitest';
-import { closeDatabase } from './database';
+import { expect, it } from 'vitest';
+import { onOwnData } from './testing/onOwnData';
 import { loadWishes } from './useCases/advice';
 import { loadChangeList } from './useCases/changeList';
 import { editKeymap } from './useCases/editKeymap';
@@ -15,15 +14,7 @@ import { loadRoom } from './useCases/workspaces';
 
 /** A file as it was before things had revisions of their own, with something of every kind in it. */
 const OLD = 'src/server/testing/fixtures/before-008.sqlite.gz';
-const folder = mkdtempSync(join(tmpdir(), 'gray-pin-'));
-beforeAll(() => {
-  process.env.GRAY_PIN_DATA = folder;
-  writeFileSync(join(folder, 'gray-pin.sqlite'), gunzipSync(readFileSync(OLD)));
-});
-afterAll(async () => {
-  await closeDatabase();
-  rmSync(folder, { recursive: true, force: true });
-});
+onOwnData((folder) => writeFileSync(join(folder, 'gray-pin.sqlite'), gunzipSync(readFileSync(OLD))));
 
 it('opens a file that an older version wrote, whole, and goes on with it', async () => {
   const shelf = await loadShelf();

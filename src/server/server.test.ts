@@ -2,7 +2,7 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { QueryTypes } from 'sequelize';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { type Said, withSaid } from '../core/counterpart/knownPairs';
 import { toProgramFile } from '../core/file/programFile';
 import { keymapOf, type Row, rowsOf } from '../core/keymap/keymap';
@@ -15,6 +15,7 @@ import { seedDemo } from './demo/seedDemo';
 import { readProgramFile, understand } from './reading/understand';
 import { findKeymap, keymapById, listKeymaps, loadBindings } from './repositories/keymaps';
 import { findProgram } from './repositories/programs';
+import { onOwnData } from './testing/onOwnData';
 import { loadWishes, saveUses, saveWishList } from './useCases/advice';
 import { bringIn, exportProgram, programFromList } from './useCases/bringIn';
 import {
@@ -30,14 +31,7 @@ import { editProgram, loadProgramView, undoProgramStep } from './useCases/editPr
 import { deriveKeymap, loadMatch, saveDerivation, savePlan, sayCounterpart } from './useCases/match';
 import { listLinks, loadHistory, loadKeymapView, loadNames, loadShelf } from './useCases/screens';
 
-const folder = mkdtempSync(join(tmpdir(), 'gray-pin-'));
-beforeAll(() => {
-  process.env.GRAY_PIN_DATA = folder;
-});
-afterAll(async () => {
-  await closeDatabase();
-  rmSync(folder, { recursive: true, force: true });
-});
+const folder = onOwnData();
 
 const EMPTY_LIST = {
   wishes: [],

@@ -1,7 +1,5 @@
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
 import type { ProgramFile } from '../core/file/programFile';
 import type { RoomState } from '../core/view/views';
 import { hidePanel, sizeDock } from '../core/workspace/changePanels';
@@ -13,6 +11,7 @@ import type { Problem } from '../schemas/problem';
 import { closeDatabase } from './database';
 import { findIcons, iconsNamed } from './icons';
 import { readProgramFile } from './reading/understand';
+import { onOwnData } from './testing/onOwnData';
 import { bringIn, exportProgram } from './useCases/bringIn';
 import { saveSettings } from './useCases/settings';
 import { exportWorkspace, importWorkspaces } from './useCases/workspaceFiles';
@@ -29,14 +28,7 @@ import {
   switchTo,
 } from './useCases/workspaces';
 
-const folder = mkdtempSync(join(tmpdir(), 'gray-pin-'));
-beforeAll(() => {
-  process.env.GRAY_PIN_DATA = folder;
-});
-afterAll(async () => {
-  await closeDatabase();
-  rmSync(folder, { recursive: true, force: true });
-});
+onOwnData();
 
 const demo = readFileSync('demo/tarnlight.json', 'utf8');
 const file = JSON.parse(demo) as ProgramFile;

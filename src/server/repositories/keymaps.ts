@@ -1,4 +1,4 @@
-import { type Attributes, literal, Op, type Transaction } from 'sequelize';
+import { type Attributes, Op, type Transaction } from 'sequelize';
 import { type Binding, type Keymap, keymapOf, rowsOf } from '../../core/keymap/keymap';
 import type { Change, Ticket } from '../../core/keymap/ticket';
 import { slugs } from '../../core/text/slug';
@@ -226,7 +226,7 @@ export async function advance(
   const { Keymap } = await models();
   // One statement that compares and sets, so that nobody comes in between.
   const [changed] = await Keymap.update(
-    { revision: literal('revision + 1') as unknown as number, cursor, lastUsedAt: now() },
+    { revision: revision + 1, cursor, lastUsedAt: now() },
     { where: { id: row.id, revision }, transaction },
   );
   if (changed !== 1) {

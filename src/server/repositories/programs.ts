@@ -1,4 +1,4 @@
-import { type Attributes, literal, type Transaction } from 'sequelize';
+import type { Attributes, Transaction } from 'sequelize';
 import type { Command, Program } from '../../core/program/program';
 import { tellApart } from '../../core/program/tellApart';
 import { slugs } from '../../core/text/slug';
@@ -20,18 +20,14 @@ export type StoredProgram = {
 
 /** Every program, put away ones last, the one used last first. */
 export async function listPrograms(): Promise<ProgramRow[]> {
-  const { Program } = await models();
-  const rows = await Program.findAll({
-    order: [
-      // Sequelize has no words for an order by whether something is there.
-      literal('put_away_at IS NOT NULL'),
-      // What is sorted by stands with the keymaps.
-      literal('(SELECT max(last_used_at) FROM keymaps WHERE program_id = program.id) DESC NULLS LAST'),
-      'name',
-    ],
-    ...within(undefined),
-  });
-  return rows.map(plain);
+  const { Program, Keymap } = await models();
+  const rows = (await Program.findAll({ order: ['name'], ...within(undefined) })).map(plain);
+  const keymaps = await Keymap.findAll({ attributes: ['programId', 'lastUsedAt'], raw: true, ...within(undefined) });
+  const used = new Map<number, string>();
+  for (const { programId, lastUsedAt } of keymaps)
+    if ((lastUsedAt ?? '') > (used.get(programId) ?? '')) used.set(programId, lastUsedAt ?? '');
+  const away = (one: ProgramRow): number => (one.putAwayAt === null ? 0 : 1);
+  return rows.sort((a, b) => away(a) - away(b) || (used.get(b.id) ?? '').localeCompare(used.get(a.id) ?? ''));
 }
 
 /** What each program on the Shelf is called among the others, by its address. */

@@ -1,4 +1,4 @@
-import { type Attributes, literal, Op, type Transaction } from 'sequelize';
+import { type Attributes, Op, type Transaction } from 'sequelize';
 import { slugs } from '../../core/text/slug';
 import type { RoomStep, Workspace } from '../../core/workspace/room';
 import { Problem } from '../../schemas/problem';
@@ -41,9 +41,8 @@ export async function writeRoom(
   transaction: Transaction,
 ): Promise<void> {
   const { Room } = await models();
-  // Counted by the file itself, so that no step is lost.
-  const revision = literal('revision + 1') as unknown as number;
-  await Room.update({ contents, workspaceId, cursor, revision }, { where: { id }, transaction });
+  await Room.update({ contents, workspaceId, cursor }, { where: { id }, transaction });
+  await Room.increment('revision', { where: { id }, transaction });
 }
 
 /** Every step of a room, applied ones and undone ones. */

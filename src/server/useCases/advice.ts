@@ -1,6 +1,7 @@
 import { aboutOf, type Elsewhere } from '../../core/advice/advisor';
 import type { WishList } from '../../core/advice/wishList';
 import { bindingsOf } from '../../core/keymap/keymap';
+import type { Command } from '../../core/program/program';
 import type { EditMark, Versioned } from '../../core/sync/versioned';
 import type { AdviceView, KeymapView, WishesView } from '../../core/view/views';
 import { ofOneMoment } from '../database';
@@ -13,14 +14,19 @@ import { loadKeymapView } from './screens';
 /** What advice on a keymap knows besides it. */
 export const loadAdvice = ofOneMoment(async function loadAdvice(view: KeymapView): Promise<AdviceView> {
   const program = await findProgram(view.programSlug);
-  const wanted = new Set(view.program.commands.map((command) => aboutOf(command)));
-  const others = (await listPrograms()).filter((one) => one.id !== program.id && one.putAwayAt === null);
-  const elsewhere = (await Promise.all(others.map((one) => keysIn(one)))).flat();
   return {
     uses: Object.fromEntries(await loadUses(program.id, view.draft.owner)),
-    elsewhere: elsewhere.filter((one) => one.about !== '' && wanted.has(one.about)),
+    elsewhere: await loadElsewhere(view.program.commands, program),
   };
 });
+
+/** Which keys other programs give to what these commands are about. */
+async function loadElsewhere(commands: readonly Command[], program: ProgramRow): Promise<readonly Elsewhere[]> {
+  const wanted = new Set(commands.map((command) => aboutOf(command)));
+  const others = (await listPrograms()).filter((one) => one.id !== program.id && one.putAwayAt === null);
+  const elsewhere = (await Promise.all(others.map((one) => keysIn(one)))).flat();
+  return elsewhere.filter((one) => one.about !== '' && wanted.has(one.about));
+}
 
 const known = new Map<string, readonly Elsewhere[]>();
 
@@ -55,7 +61,7 @@ export const loadWishes = ofOneMoment(async function loadWishes(
   const view = await loadKeymapView(programSlug, keymapSlug);
   const program = await findProgram(programSlug);
   return {
-    ...(await loadAdvice(view)),
+    elsewhere: await loadElsewhere(view.program.commands, program),
     view,
     list: await versioned(wishListOf(view.draft.id)),
     uses: await versioned(usesOf(program.id, view.draft.owner)),

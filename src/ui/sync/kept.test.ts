@@ -1,5 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { emptyList } from '@/core/advice/emptyList';
+import { DEFAULT_KEYBOARD } from '@/core/keyboard/usKeyboard';
+import { whereOf } from '@/core/keyboard/where';
 import { DEFAULT_SETTINGS } from '@/core/settings/settings';
 import type { Edits } from '@/core/sync/sync';
 import type { EditMark, Versioned } from '@/core/sync/versioned';
@@ -13,16 +16,7 @@ const kind = <Value, Edit>(start: Value, edits: Edits<Value, Edit>, edit: fc.Arb
   ({ start, edits, edit }) as unknown as Kind;
 const name = fc.constantFrom('blur', 'mend', 'lift');
 const some = fc.uniqueArray(name, { minLength: 1 });
-const LIST = {
-  wishes: [],
-  layers: [],
-  functionKeys: false,
-  spendSpares: true,
-  spendBelow: null,
-  pins: [],
-  forbids: [],
-  stays: [],
-};
+const LIST = emptyList(whereOf(DEFAULT_KEYBOARD));
 
 /** Every kind of thing that is kept this way, with edits people make of it. */
 const KINDS: Readonly<Record<string, Kind>> = {

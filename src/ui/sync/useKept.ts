@@ -27,7 +27,9 @@ export function useKept<Value, Edit>(
   const tell = useNotice();
   const kept = useMemo(() => {
     const before = open.get(name) as KeptStore<Value, Edit> | undefined;
-    if (before && before.store.getState().sync.pending.length > 0) return before;
+    // The browser may keep a page as it was; what this window has heard since is newer.
+    const heard = before?.store.getState().sync;
+    if (before && heard && (heard.pending.length > 0 || heard.stored.revision > initial.revision)) return before;
     const made = createKept(initial, way, tell);
     open.set(name, made as KeptStore<unknown, unknown>);
     return made;

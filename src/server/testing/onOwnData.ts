@@ -1,0 +1,22 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, beforeAll } from 'vitest';
+import { closeDatabase } from '../database';
+
+/**
+ * Gives the tests of a file a data folder of their own, on disk, gone when they are done.
+ * @param prepare puts something there first. @returns the folder.
+ */
+export function onOwnData(prepare: (folder: string) => unknown = () => undefined): string {
+  const folder = mkdtempSync(join(tmpdir(), 'gray-pin-'));
+  beforeAll(async () => {
+    process.env.GRAY_PIN_DATA = folder;
+    await prepare(folder);
+  });
+  afterAll(async () => {
+    await closeDatabase();
+    rmSync(folder, { recursive: true, force: true });
+  });
+  return folder;
+}
