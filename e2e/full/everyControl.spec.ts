@@ -1,4 +1,4 @@
-import { open, still } from '../support/browser';
+import { allStored, countChanges, open, still } from '../support/browser';
 import { beginAtTop, type Control, controls, focused } from '../support/controls';
 import { putBack } from '../support/putBack';
 import { MAIN_SCREENS } from '../support/screens';
@@ -50,6 +50,7 @@ for (const [name, address, prepare] of MAIN_SCREENS) {
       viewport: { width: 1280, height: 800 },
     });
     const page = await context.newPage();
+    countChanges(page);
     const errors: string[] = [];
     page.on('pageerror', (error) => errors.push(error.message));
     let taken = 0;
@@ -61,6 +62,7 @@ for (const [name, address, prepare] of MAIN_SCREENS) {
       window.print = () => document.documentElement.setAttribute('data-printed', '');
     });
     const begin = async (): Promise<readonly Control[]> => {
+      await allStored(page);
       await putBack(server.data);
       await open(page, address);
       await prepare?.(page);
@@ -98,7 +100,16 @@ for (const [name, address, prepare] of MAIN_SCREENS) {
       let failed = await tap(1500).then(() => '', String);
       if (failed !== '') {
         await begin();
-        failed = await tap(5000).then(() => '', String);
+        // What comes once the page has found rest is looked for by its name again.
+        const there = async (): Promise<number> => {
+          await controls(page);
+          return target.count();
+        };
+        failed = await expect
+          .poll(there)
+          .toBeGreaterThan(0)
+          .then(() => tap(5000))
+          .then(() => '', String);
       }
       if (failed !== '') {
         dead.push(`${one.name} ${one.at} can't be tapped: ${failed.slice(0, 900)}`);

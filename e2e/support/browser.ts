@@ -63,10 +63,15 @@ export function countChanges(page: Page): void {
   page.on('requestfailed', (one) => void sent.delete(one));
 }
 
-/** Loads the page again, once everything that was done on it is stored. */
-export async function reload(page: Page): Promise<void> {
+/** Waits until everything that was done on a page is stored. */
+export async function allStored(page: Page): Promise<void> {
   await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
   await expect.poll(() => onTheirWay.get(page)?.size).toBe(0);
+}
+
+/** Loads the page again, once everything that was done on it is stored. */
+export async function reload(page: Page): Promise<void> {
+  await allStored(page);
   await page.reload();
   await page.locator('html[data-ready]').waitFor();
 }
