@@ -6,7 +6,9 @@ export default defineConfig({
   test: {
     include: ['src/**/*.test.{ts,tsx}'],
     globalSetup: 'src/testing/globalSetup.mjs',
-    testTimeout: 20_000,
+    // No test is about how fast this machine is.
+    testTimeout: 60_000,
+    hookTimeout: 60_000,
     // One is left free otherwise, which on two cores is half of them.
     maxWorkers: '100%',
     sequence: { shuffle: { files: true, tests: false } },

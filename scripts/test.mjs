@@ -23,6 +23,8 @@ let passed = 0;
 let failed = 0;
 /** What each part took, in seconds. */
 const times = [];
+/** What failed, by name, said once more at the end. */
+const failures = [];
 
 /** Runs a part of the tests. @returns whether it ended well. */
 function part(name, command, args, extra = {}) {
@@ -36,7 +38,11 @@ function part(name, command, args, extra = {}) {
 /** Runs one check that passes or fails as a whole. */
 function check(name, command, args) {
   if (part(name, command, args)) passed++;
-  else failed++;
+  else fail(name);
+}
+function fail(name) {
+  failed++;
+  failures.push(name);
 }
 
 /** Runs a test runner that writes its counts to a file. */
@@ -45,11 +51,23 @@ function count(name, args, extra, read) {
   try {
     const [good, bad] = read();
     passed += good;
-    failed += bad;
-    if (!well && bad === 0) failed++;
+    for (const one of bad) fail(`${name}: ${one}`);
+    if (!well && bad.length === 0) fail(`${name}: ended badly with no test failed`);
   } catch {
-    failed++;
+    fail(`${name}: its report could not be read`);
   }
+}
+/** The tests of a file that failed, each with the first lines of why; the file itself where it could not be run. */
+function failedIn({ name, status, message, assertionResults }) {
+  const bad = assertionResults.filter((one) => one.status === 'failed');
+  if (bad.length === 0 && status === 'failed') return [`${name}: ${message.slice(0, 2000)}`];
+  return bad.map((one) => `${name}: ${one.fullName}\n${one.failureMessages.join('\n').slice(0, 2000)}`);
+}
+/** The tests of a suite, and of those in it, that did not end as expected at the first try. */
+function unexpectedIn({ file, specs = [], suites = [] }) {
+  const bad = specs.filter((one) => one.tests.some(({ status }) => status === 'unexpected' || status === 'flaky'));
+  const why = (one) => one.tests.flatMap(({ results }) => results).find(({ error }) => error)?.error.message ?? '';
+  return [...bad.map((one) => `${file}: ${one.title}\n${why(one).slice(0, 2000)}`), ...suites.flatMap(unexpectedIn)];
 }
 const report = (name) => JSON.parse(readFileSync(join(results, name), 'utf8'));
 
@@ -72,8 +90,8 @@ count(
   ],
   {},
   () => {
-    const { numPassedTests, numFailedTests } = report('unit.json');
-    return [numPassedTests, numFailedTests];
+    const { numPassedTests, testResults } = report('unit.json');
+    return [numPassedTests, testResults.flatMap(failedIn)];
   },
 );
 const begun = performance.now();
@@ -84,10 +102,11 @@ count(
   ['playwright', 'test', `--shuffle=${seed}`, '--reporter=list,json'],
   { PLAYWRIGHT_JSON_OUTPUT_NAME: join(results, 'e2e.json') },
   () => {
-    const { expected, unexpected, flaky } = report('e2e.json').stats;
-    return [expected, unexpected + flaky];
+    const { stats, suites } = report('e2e.json');
+    return [stats.expected, suites.flatMap(unexpectedIn)];
   },
 );
+if (failures.length > 0) console.log(`\nFailed:\n${failures.join('\n')}`);
 console.log(`\n${times.map(([name, seconds]) => `${name}: ${seconds.toFixed(0)} s`).join('\n')}`);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);

@@ -56,9 +56,7 @@ describe('dependencies', () => {
 
   it('leave statements to the migrations and to what looks after the file, and the driver to the server', () => {
     const of = (file: string): string => readFileSync(join(src, file), 'utf8');
-    const code = files.filter(
-      (file) => !/^server\/(?:migrations|stored|backup|testing)\//.test(file),
-    );
+    const code = files.filter((file) => !/^server\/(?:migrations|stored|backup|testing)\//.test(file));
     const wrong = code.filter((file) =>
       file.startsWith('server/') && file !== 'server/database.ts'
         ? /\b(?:literal|query)\(|\b(?:SELECT|INSERT INTO|DELETE FROM|UPDATE \w+ SET)\b/.test(of(file))

@@ -250,7 +250,7 @@ describe('a value as last painted', () => {
     rerender({ value: 'b' });
     rerender({ value: 'c' });
     expect(new Set(seen)).toEqual(new Set(['a']));
-    await vi.waitFor(() => expect(seen.at(-1)).toBe('c'));
+    await vi.waitFor(() => expect(seen.at(-1)).toBe('c'), { timeout: 20_000 });
     expect(seen).not.toContain('b');
   });
 });

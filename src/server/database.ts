@@ -88,9 +88,11 @@ const shared = globalThis as {
   grayPinQueue?: Promise<unknown>;
   /** When the file was last found held by another process. */
   grayPinHeld?: { readonly at: number; readonly trouble: Problem };
-  grayPinMoment?: AsyncLocalStorage<Transaction>;
+  grayPinMoment?: AsyncLocalStorage<Moment>;
 };
-shared.grayPinMoment ??= new AsyncLocalStorage<Transaction>();
+/** A transaction that everything asked belongs to, and whether it may write. */
+type Moment = { readonly transaction: Transaction; readonly writes: boolean };
+shared.grayPinMoment ??= new AsyncLocalStorage<Moment>();
 const moment = shared.grayPinMoment;
 
 /** The application's database, opened on first use. */
@@ -122,7 +124,7 @@ export async function inTransaction<T>(work: (transaction: Transaction) => Promi
     const sequelize = await database();
     return sequelize.transaction({ type: 'IMMEDIATE' as Transaction.TYPES }, (transaction) =>
       // What the work reads, it reads of what it has written.
-      moment.run(transaction, () => work(transaction)),
+      moment.run({ transaction, writes: true }, () => work(transaction)),
     );
   });
   const said = mine.catch((error: unknown) => {
@@ -136,7 +138,12 @@ export async function inTransaction<T>(work: (transaction: Transaction) => Promi
 
 /** The transaction in which everything is read of one moment; null where each query reads for itself. */
 export function momentNow(): Transaction | null {
-  return moment.getStore() ?? null;
+  return moment.getStore()?.transaction ?? null;
+}
+
+/** Whether all that is read is of one moment that nothing is written in. */
+export function onlyReads(): boolean {
+  return moment.getStore()?.writes === false;
 }
 
 /**
@@ -148,7 +155,7 @@ export async function inOneMoment<T>(work: () => Promise<T>): Promise<T> {
   try {
     const sequelize = await database();
     return await sequelize.transaction({ type: 'DEFERRED' as Transaction.TYPES }, (transaction) =>
-      moment.run(transaction, work),
+      moment.run({ transaction, writes: false }, work),
     );
   } catch (error) {
     throw troubleOf(error) ?? error;

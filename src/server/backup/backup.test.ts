@@ -27,6 +27,8 @@ const folder = mkdtempSync(join(tmpdir(), 'gray-pin-'));
 const saved = join(folder, 'saved.sqlite');
 let keymap = 0;
 let command = '';
+/** How long is waited for what is done beside the test, with room for a slow machine. */
+const WAIT = { timeout: 20_000 };
 beforeAll(async () => {
   process.env.GRAY_PIN_DATA = join(folder, 'data');
   await seedDemo('demo');
@@ -116,15 +118,18 @@ describe('an hour later', () => {
     const [copies, said] = [join(dataFolder(), 'copies'), vi.spyOn(console, 'error').mockReturnValue()];
     const has = (day: string) => () => expect(existsSync(join(copies, `gray-pin daily ${day}.sqlite`))).toBe(true);
     keepDaily();
-    await vi.waitFor(has('2026-06-01'));
+    await vi.waitFor(has('2026-06-01'), WAIT);
     vi.setSystemTime(new Date('2026-06-02T08:00:00Z'));
     rmSync(copies, { recursive: true });
     writeFileSync(copies, 'no folder');
     vi.advanceTimersByTime(3_600_000);
-    await vi.waitFor(() => expect(said).toHaveBeenCalledWith('Today’s copy could not be kept.', expect.anything()));
+    await vi.waitFor(
+      () => expect(said).toHaveBeenCalledWith('Today’s copy could not be kept.', expect.anything()),
+      WAIT,
+    );
     rmSync(copies);
     vi.advanceTimersByTime(3_600_000);
-    await vi.waitFor(has('2026-06-02'));
+    await vi.waitFor(has('2026-06-02'), WAIT);
   });
 });
 

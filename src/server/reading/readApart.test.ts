@@ -7,7 +7,7 @@ import { understand } from './understand';
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
 const LIST = bytes('Menu,Command,Shortcut\nRepair,Lift stain,F9\nRepair,Dust sweep,Alt+Q\n');
 /** A list that takes its time: many keys in many cells. */
-const LONG = bytes(Array.from({ length: 3500 }, (_, i) => `Command ${i},${'Ctrl+K or '.repeat(99)}F2`).join('\n'));
+const LONG = bytes(Array.from({ length: 4900 }, (_, i) => `Command ${i},${'Ctrl+K or '.repeat(99)}F2`).join('\n'));
 const read = (given: Uint8Array, window = 'one', gone = new AbortController().signal) =>
   readApart({ as: 'program', bytes: given, roles: [] }, { window, gone });
 const refusal = (code: Problem['code'], message: RegExp) =>

@@ -6,6 +6,7 @@ import { Problem } from '../../schemas/problem';
 import { now } from '../clock';
 import type { KeymapModel, RevisionModel, TicketModel } from '../models/keymaps';
 import { models, within } from '../models/models';
+import { remembering } from './remembering';
 import { among, canBeNamed, inParts, insertMany, plain } from './rows';
 
 export type KeymapRow = Attributes<KeymapModel>;
@@ -76,6 +77,12 @@ export async function loadBindings(
   );
 }
 
+const rememberBindings = remembering<Keymap>('bindings', 32);
+
+/** What the draft of a keymap holds at its revision. */
+export const bindingsOfRow = ({ id, revision }: Pick<KeymapRow, 'id' | 'revision'>): Promise<Keymap> =>
+  rememberBindings(`${id} ${revision}`, () => loadBindings(id));
+
 export type Kept = {
   readonly number: number;
   readonly keymap: Keymap;
@@ -100,10 +107,21 @@ export async function listKept(keymapId: number, transaction?: Transaction): Pro
 /** The last kept version; `cursor` is where on the tape it was kept, if the tape still leads there. */
 export async function loadKept(keymapId: number, transaction?: Transaction): Promise<Kept> {
   const { Revision } = await models();
-  const row = await Revision.findOne({ where: { keymapId }, order: [['number', 'DESC']], ...within(transaction) });
-  if (!row) throw new Problem('not found', 'This keymap has never been kept.');
-  return keptOf(row);
+  const last = await Revision.findOne({
+    attributes: ['id', 'number', 'cursor', 'keptAt'],
+    where: { keymapId },
+    order: [['number', 'DESC']],
+    ...within(transaction),
+  });
+  if (!last) throw new Problem('not found', 'This keymap has never been kept.');
+  const { id, number, cursor, keptAt } = last;
+  const keymap = await rememberKept(`${id}`, async () => {
+    const row = await Revision.findByPk(id, { attributes: ['bindings', 'spares'], ...within(transaction) });
+    return keymapOf(row?.bindings ?? [], row?.spares ?? []);
+  });
+  return { number, keymap, cursor, keptAt };
 }
+const rememberKept = remembering<Keymap>('kept', 32);
 
 /** Where on the tape a keymap was kept last, if the tape still leads there. */
 export async function keptCursor(keymapId: number, transaction?: Transaction): Promise<number | null> {

@@ -6,6 +6,7 @@ import { Problem } from '../../schemas/problem';
 import { now } from '../clock';
 import { models, within } from '../models/models';
 import type { Facts, ProgramModel, ProgramStepModel } from '../models/programs';
+import { remembering } from './remembering';
 import { among, canBeNamed, insertMany, plain } from './rows';
 
 export type ProgramRow = Attributes<ProgramModel>;
@@ -83,10 +84,12 @@ export async function loadProgram(
   const version = await Version.findByPk(versionId, within(transaction));
   if (!version) throw new Problem('not found', `This version of ${row.name} is no longer there.`);
   const { label, contexts, rules, revision } = version;
-  const commands = await loadCommands(versionId, transaction);
+  const commands = await rememberCommands(`${versionId} ${revision}`, () => loadCommands(versionId, transaction));
   const program: Program = { name: row.name, version: label, contexts, rules, commands };
   return { id: row.id, slug: row.slug, versionId, revision, program };
 }
+
+const rememberCommands = remembering<readonly Command[]>('commands', 8);
 
 /** The commands of a version in the program's own order, thousands of them, so read as they are. */
 async function loadCommands(versionId: number, transaction?: Transaction): Promise<Command[]> {

@@ -6,7 +6,7 @@ import type { EditMark, Versioned } from '../../core/sync/versioned';
 import type { AdviceView, KeymapView, WishesView } from '../../core/view/views';
 import { ofOneMoment } from '../database';
 import { loadUses, loadWishList, writeUses, writeWishList } from '../repositories/advice';
-import { keymapById, listKeymaps, loadBindings } from '../repositories/keymaps';
+import { bindingsOfRow, keymapById, listKeymaps } from '../repositories/keymaps';
 import { findProgram, listPrograms, loadProgram, type ProgramRow } from '../repositories/programs';
 import { editInStep, versioned } from './inStep';
 import { loadKeymapView } from './screens';
@@ -42,7 +42,7 @@ async function keysIn(program: ProgramRow): Promise<readonly Elsewhere[]> {
   const before = known.get(id);
   if (before) return before;
   const { program: facts } = await loadProgram(program, last.versionId);
-  const keymap = await loadBindings(last.id);
+  const keymap = await bindingsOfRow(last);
   const found = facts.commands.flatMap((command) =>
     bindingsOf(keymap, command.id).map(
       ({ chord }): Elsewhere => ({ about: aboutOf(command), program: program.name, command: command.name, chord }),

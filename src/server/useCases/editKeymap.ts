@@ -18,6 +18,7 @@ import { inTransaction } from '../database';
 import {
   advance,
   appendTicket,
+  bindingsOfRow,
   factoryRow,
   freeSlug,
   insertKeymap,
@@ -256,5 +257,5 @@ export function changeKeymap(
 
 /** The factory keymap that a keymap's pins are told apart by. */
 export async function factoryOf(row: KeymapRow) {
-  return loadBindings((await factoryRow(row.versionId)).id);
+  return bindingsOfRow(await factoryRow(row.versionId));
 }

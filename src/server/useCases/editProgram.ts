@@ -3,7 +3,7 @@ import type { ProgramView } from '../../core/view/views';
 import { Problem } from '../../schemas/problem';
 import { inTransaction, ofOneMoment } from '../database';
 import type { Facts } from '../models/programs';
-import { factoryRow, listKeymaps, loadBindings } from '../repositories/keymaps';
+import { bindingsOfRow, factoryRow, listKeymaps, loadBindings } from '../repositories/keymaps';
 import { appendStep, findProgram, lastStep, loadProgram, undoStep, writeFacts } from '../repositories/programs';
 
 /** What a program says of itself. @throws Problem when there is none at this address. */
@@ -11,7 +11,7 @@ export const loadProgramView = ofOneMoment(async function loadProgramView(slug: 
   const row = await findProgram(slug);
   const versionId = await versionOf(row.id);
   const { program, revision } = await loadProgram(row, versionId);
-  const factory = await loadBindings((await factoryRow(versionId)).id);
+  const factory = await bindingsOfRow(await factoryRow(versionId));
   const step = await lastStep(versionId);
   return {
     slug,

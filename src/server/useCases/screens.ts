@@ -6,11 +6,11 @@ import { Problem } from '../../schemas/problem';
 import { now } from '../clock';
 import { inOneMoment, inTransaction, ofOneMoment } from '../database';
 import {
+  bindingsOfRow,
   findKeymap,
   type KeymapRow,
   keymapById,
   listKept,
-  loadBindings,
   loadKept,
   loadTape,
   updateKeymap,
@@ -74,7 +74,7 @@ async function shelfOfNow(fresh: Summary[]): Promise<ProgramSummary[]> {
 async function keymapSummary(row: KeymapWithSummary, fresh: Summary[]): Promise<KeymapSummary> {
   let { brief } = row;
   if (!brief) {
-    brief = inBrief(await loadBindings(row.id), await factoryOf(row), (await loadKept(row.id)).keymap);
+    brief = inBrief(await bindingsOfRow(row), await factoryOf(row), (await loadKept(row.id)).keymap);
     fresh.push({ keymapId: row.id, revision: row.revision, contents: brief });
   }
   return {
@@ -129,7 +129,7 @@ export const loadKeymapView = ofOneMoment(async function loadKeymapView(
 
 /** What a keymap holds as its draft stands. @throws Problem when there is no such keymap. */
 export const loadRows = ofOneMoment(async function loadRows(id: number): Promise<readonly Row[]> {
-  return rowsOf(await loadBindings((await keymapById(id)).id));
+  return rowsOf(await bindingsOfRow(await keymapById(id)));
 });
 
 /** The names of a program and of one of its keymaps, as far as they are there, for people to tell pages apart by. */
@@ -153,7 +153,7 @@ export const loadKeymapViewById = ofOneMoment(async function loadKeymapViewById(
 async function viewOf(programRow: ProgramRow, row: KeymapRow): Promise<KeymapView> {
   const [{ program }, keymap, kept, factory, tape] = await Promise.all([
     loadProgram(programRow, row.versionId),
-    loadBindings(row.id),
+    bindingsOfRow(row),
     loadKept(row.id),
     factoryOf(row),
     loadTape(row.id),
@@ -172,8 +172,7 @@ async function viewOf(programRow: ProgramRow, row: KeymapRow): Promise<KeymapVie
 
 /** Every kept version of a keymap, the newest first, with what each changed. */
 export const loadHistory = ofOneMoment(async function loadHistory(id: number): Promise<KeptVersion[]> {
-  await keymapById(id);
-  const now = await loadBindings(id);
+  const now = await bindingsOfRow(await keymapById(id));
   const kept = await listKept(id);
   return kept.map((one, i) => ({
     number: one.number,

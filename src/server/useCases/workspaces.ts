@@ -19,7 +19,7 @@ import type { At } from '../../schemas/workspaces';
 import { now } from '../clock';
 import { inTransaction, ofOneMoment } from '../database';
 import { iconsNamed } from '../icons';
-import { factoryRow, type KeymapRow, listKeymaps, loadBindings, updateKeymap } from '../repositories/keymaps';
+import { bindingsOfRow, factoryRow, type KeymapRow, listKeymaps, updateKeymap } from '../repositories/keymaps';
 import { findProgram, loadProgram, type ProgramRow, programById } from '../repositories/programs';
 import { listOwners } from '../repositories/shelf';
 import {
@@ -58,7 +58,7 @@ async function groundOfRow(row: ProgramRow, transaction?: Transaction): Promise<
   const keymaps = await listKeymaps(row.id, transaction);
   const versionId = keymaps.find((one) => one.factory)?.versionId ?? 0;
   const { program } = await loadProgram(row, versionId, transaction);
-  const factoryKeys = await loadBindings((await factoryRow(versionId, transaction)).id, transaction);
+  const factoryKeys = await bindingsOfRow(await factoryRow(versionId, transaction));
   return { row, program, factory: factoryRoom(program, factoryKeys), keymaps };
 }
 

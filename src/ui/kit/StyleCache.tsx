@@ -43,7 +43,8 @@ function Sheet({ nonce, css, names }: { nonce: string; css: string; names?: stri
 
 /** A cache of styles that knows those which came with the page, and hands over what a page being written needs. */
 function cacheOf(nonce: string): { cache: EmotionCache; flush: () => readonly [names: string, css: string] } {
-  const cache = createCache({ key: KEY, nonce });
+  // Without the prefixes that browsers of ten years ago asked for, a fifth of all that is sent.
+  const cache = createCache({ key: KEY, nonce, stylisPlugins: [] });
   cache.compat = true;
   if (typeof document !== 'undefined')
     for (const one of document.head.querySelectorAll<HTMLElement>('style[data-styles]'))

@@ -261,7 +261,7 @@ const Line = memo(function Line({ line, facts, keymap, pinned, ruledOut, lostPin
           </p>
         )}
       </div>
-      <Row>
+      <Row wraps>
         {line.role === 'wish' ? (
           <>
             <FilterChip
