@@ -63,6 +63,8 @@ for (const [name, address, prepare] of MAIN_SCREENS) {
     });
     const begin = async (): Promise<readonly Control[]> => {
       await allStored(page);
+      // What is still to be sent goes with the page that has it.
+      await page.goto('about:blank');
       await putBack(server.data);
       await open(page, address);
       await prepare?.(page);

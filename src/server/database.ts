@@ -147,6 +147,16 @@ export function onlyReads(): boolean {
 }
 
 /**
+ * What tells the file, as this moment reads it, from one that was copied over it while it was open: a copying counts as a
+ * change of the schema.
+ */
+export async function fileStamp(): Promise<string> {
+  const sequelize = await database();
+  const [said] = await sequelize.query('PRAGMA schema_version', { plain: false, transaction: momentNow() });
+  return JSON.stringify(said);
+}
+
+/**
  * Reads everything of one moment: all that the work selects is as it was at its first look, whatever is written meanwhile.
  * Writers neither wait for it nor make it wait. Within another it is part of that.
  */

@@ -1,5 +1,5 @@
 import type { Sequelize } from 'sequelize';
-import { database, onlyReads } from '../database';
+import { database, fileStamp, onlyReads } from '../database';
 
 type Known = Map<string, Map<string, unknown>>;
 // Next bundles routes apart from each other; what one has read, all know.
@@ -13,10 +13,11 @@ const files = shared.grayPinKnown;
  * @param kind what is read. @param most so many are kept.
  */
 export function remembering<Value>(kind: string, most: number): typeof remembered {
-  async function remembered(name: string, read: () => Promise<Value>): Promise<Value> {
+  async function remembered(given: string, read: () => Promise<Value>): Promise<Value> {
     // Between two looks something may be written, and who writes may read what never comes to be stored.
     if (!onlyReads()) return read();
     const file = await database();
+    const name = `${await fileStamp()} ${given}`;
     const all: Known = files.get(file) ?? new Map();
     files.set(file, all);
     const known = all.get(kind) ?? new Map<string, unknown>();
