@@ -128,30 +128,37 @@ test('the finder filters and finds by menu; the keyboard follows the modifiers h
   await expect(layer('Shift')).toHaveAttribute('aria-pressed', 'false');
 });
 
-test('a stale window is told and offered the newer state, and overwrites nothing', async ({ page, context }) => {
+test('two windows: what touches nothing changed elsewhere goes on, the rest is told, and both show what is stored', async ({
+  page,
+  context,
+}) => {
+  const give = async (window: Page, keys: string, name: string): Promise<void> => {
+    await window.getByLabel(/Press the keys/).press(keys);
+    await window
+      .getByRole('button', { name: new RegExp(`Use it for ${name}|^Take it$`) })
+      .first()
+      .click();
+  };
   await open(page, '/board/quillmoor/label-drawing/hatch');
-  const other = await context.newPage();
+  const [other, third] = [await context.newPage(), await context.newPage()];
   await open(other, '/board/quillmoor/label-drawing/dots');
-  await other.getByLabel(/Press the keys/).press('Alt+Shift+F11');
-  await other.getByRole('button', { name: /Use it for Dots|^Take it$/ }).click();
+  await open(third, '/board/quillmoor/label-drawing/hatch');
+  await give(other, 'Alt+Shift+F11', 'Dots');
   await expect(tape(other)).toContainText('1 ticket');
 
-  await page.getByLabel(/Press the keys/).press('Alt+Shift+F10');
-  await page
-    .getByRole('button', { name: /Use it for Hatch|^Take it$/ })
-    .first()
-    .click();
-  await expect(page.getByRole('dialog')).toContainText('changed in another window');
-  await page.getByRole('button', { name: 'Show the newer state' }).click();
-  await expect(tape(page)).toContainText('Dots');
-  // The step is still on the bench, judged anew.
-  await page
-    .getByRole('button', { name: /Use it for Hatch|^Take it$/ })
-    .first()
-    .click();
+  await give(page, 'Alt+Shift+F10', 'Hatch');
   await expect(tape(page)).toContainText('2 tickets');
+  await expect(tape(page)).toContainText('Dots');
   await reload(page);
   await expect(tape(page)).toContainText('2 tickets');
+
+  // This one gives keys to a command that has others by now.
+  await give(third, 'Alt+Shift+F9', 'Hatch');
+  await expect(third.getByText(/changed in another window/)).toBeVisible();
+  await expect(tape(third)).toContainText('2 tickets');
+  // The step is still on the bench, judged anew.
+  await give(third, 'Alt+Shift+F9', 'Hatch');
+  await expect(tape(third)).toContainText('3 tickets');
 });
 
 test('keeping changes and the tape: back to a ticket, forward again, a kept mark', async ({ page }) => {

@@ -93,7 +93,7 @@ test(`kill -9 at any moment of ${EDITS} edits loses none that was confirmed, and
     if (deadly) setTimeout(() => server.kill('SIGKILL'), (confirmed * 13) % 30);
     const answer = await edit.catch(() => null);
     if (answer) {
-      state = answer;
+      state = answer.state;
       held = next;
       confirmed++;
     }

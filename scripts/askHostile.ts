@@ -313,7 +313,7 @@ async function edits(goOn: () => boolean, least: number): Promise<number[]> {
     });
     times.push(performance.now() - at);
     if (!answer.ok) throw new Error(await answer.text());
-    ({ id, revision } = (await answer.json()) as { id: number; revision: number });
+    ({ id, revision } = ((await answer.json()) as { state: { id: number; revision: number } }).state);
     before = after;
     await wait(5);
   }

@@ -119,7 +119,7 @@ for (const [name, address, prepare] of MAIN_SCREENS) {
         continue;
       }
       await expect
-        .poll(async () => taken > takenBefore || (await lookOf(page)) !== before, { timeout: 2500 })
+        .poll(async () => taken > takenBefore || (await lookOf(page)) !== before, { timeout: 10_000 })
         .toBe(true)
         .catch(() => dead.push(`${one.name} ${one.at}`));
       // What opened over the page or led elsewhere is left by beginning anew.

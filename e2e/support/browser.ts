@@ -16,8 +16,11 @@ export const launchArgs = [
   '--disable-sync',
 ];
 
-/** Opens an address and waits until the page answers. */
+const onTheirWay = new WeakMap<Page, Set<Request>>();
+
+/** Opens an address once everything that was done on the page before is stored, and waits until the page answers. */
 export async function open(page: Page, address: string): Promise<void> {
+  if ((onTheirWay.get(page)?.size ?? 0) > 0) await allStored(page);
   await page.goto(address);
   await page.locator('html[data-ready]').waitFor();
 }
@@ -51,8 +54,6 @@ export async function stored(page: Page, path: string | RegExp, action: () => Pr
   await action();
   await answered;
 }
-
-const onTheirWay = new WeakMap<Page, Set<Request>>();
 
 /** Keeps count of what a page has sent to be stored and the server has not answered yet. */
 export function countChanges(page: Page): void {

@@ -2,8 +2,9 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { act, cleanup, renderHook } from '@testing-library/react';
+import { act, cleanup, renderHook, screen } from '@testing-library/react';
 import fc from 'fast-check';
+import { createElement, type ReactNode } from 'react';
 import { afterAll, afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
 import { draftOf } from '@/core/keymap/draft';
 import { bindingsOf, type Keymap } from '@/core/keymap/keymap';
@@ -11,12 +12,14 @@ import { sizeDock } from '@/core/workspace/changePanels';
 import { hideLines, INKS, markLines } from '@/core/workspace/dressing';
 import { closeDatabase } from '@/server/database';
 import { seedDemo } from '@/server/demo/seedDemo';
-import { duplicateKeymap, editKeymap } from '@/server/useCases/editKeymap';
+import { editKeymap } from '@/server/testing/draftSteps';
+import { duplicateKeymap } from '@/server/useCases/editKeymap';
 import { loadKeymapView, loadKeymapViewById } from '@/server/useCases/screens';
 import { editRoom, loadRoom } from '@/server/useCases/workspaces';
 import { useDraft } from '@/ui/draft/useDraft';
 import { usePainted } from '@/ui/parts/usePainted';
 import { useRoom } from '@/ui/room/useRoom';
+import { NoticeProvider } from '@/ui/shell/Notices';
 import { allRoutes, fetchFrom } from './testing/callRoute';
 
 const folder = mkdtempSync(join(tmpdir(), 'gray-pin-'));
@@ -56,6 +59,11 @@ async function quiet(): Promise<void> {
     }
   });
 }
+const Page = ({ children }: { children: ReactNode }) => createElement(NoticeProvider, { nonce: '', children });
+/** A hook on a page that can tell people something. */
+const shown = <Result, Props>(hook: (props: Props) => Result, options: { initialProps?: Props } = {}) =>
+  renderHook(hook, { wrapper: Page, ...options });
+const WAIT = { timeout: 20_000 };
 const delays = fc.array(fc.nat(6), { minLength: 1, maxLength: 4 });
 
 describe('a room on a screen', () => {
@@ -87,14 +95,17 @@ describe('a room on a screen', () => {
     await fc.assert(
       fc.asyncProperty(fc.array(step, { minLength: 1, maxLength: 10 }), delays, async (steps, waits) => {
         serve(waits);
-        const { result, unmount } = renderHook(({ given }) => useRoom(PROGRAM, given), {
-          initialProps: { given: await loadRoom(PROGRAM) },
-        });
+        const { result, unmount } = shown(
+          ({ given }: { given: Awaited<ReturnType<typeof loadRoom>> }) => useRoom(PROGRAM, given),
+          {
+            initialProps: { given: await loadRoom(PROGRAM) },
+          },
+        );
         for (const one of steps) await act(async () => void (await one(result.current)));
         act(() => void leave());
         await quiet();
         const { state } = await loadRoom(PROGRAM);
-        expect(result.current.trouble).toBeNull();
+        expect(screen.queryByRole('alert')).toBeNull();
         expect(result.current.roomView.state).toEqual(state);
         unmount();
         await quiet();
@@ -107,7 +118,7 @@ describe('a room on a screen', () => {
   it('stores what was being set when it is left, as one step', async () => {
     serve();
     const before = await loadRoom(PROGRAM);
-    const { result, unmount } = renderHook(() => useRoom(PROGRAM, before));
+    const { result, unmount } = shown(() => useRoom(PROGRAM, before));
     for (const size of [0.2, 0.25, 0.31])
       act(() =>
         result.current.actions.settle('Left dock', {
@@ -121,21 +132,19 @@ describe('a room on a screen', () => {
     expect(state.room.panels).toEqual(sizeDock(before.state.room.panels, 'left', 0.31));
   });
 
-  it('says that another window changed it, overwrites nothing, and stands right once read again', async () => {
+  it('says that another window changed it, overwrites nothing, and shows what stands', async () => {
     serve();
     // One that nothing above has marked or hidden.
     const id = (await loadKeymapView(PROGRAM, 'factory-keys')).program.commands.at(-1)?.id ?? '';
     const given = await loadRoom(PROGRAM);
-    const { result } = renderHook(() => useRoom(PROGRAM, given));
+    const { result } = shown(() => useRoom(PROGRAM, given));
     const { person, revision, room } = given.state;
     await editRoom(PROGRAM, { person, revision }, 'Elsewhere', { menus: markLines(room.menus, [id], 'woad') });
     const stored = (await loadRoom(PROGRAM)).state;
     act(() => result.current.actions.edit('Hide', { menus: hideLines(room.menus, [id]) }));
     await quiet();
-    expect(result.current.trouble).toMatchObject({ stale: true });
+    await vi.waitFor(() => expect(screen.getByText(/was changed in another window/)).toBeTruthy(), WAIT);
     expect((await loadRoom(PROGRAM)).state).toEqual(stored);
-    await act(() => result.current.actions.reload());
-    expect(result.current.trouble).toBeNull();
     expect(result.current.roomView.state).toEqual(stored);
   });
 });
@@ -177,7 +186,7 @@ describe('a draft on a screen', () => {
         async (steps, waits) => {
           serve(waits);
           const { view: given } = await fresh();
-          const { result, unmount } = renderHook(() => useDraft(given));
+          const { result, unmount } = shown(() => useDraft(given));
           for (const [one, waits] of steps)
             await act(async () => {
               const done = one(result.current);
@@ -199,36 +208,46 @@ describe('a draft on a screen', () => {
     );
   }, 120_000);
 
-  it('stays as it was when nothing answers or another window was first, and says so', async () => {
+  it('shows what is not stored yet, stores it once something answers, and gives way to another window, and says so', async () => {
     const { view, id } = await fresh();
-    const [command] = view.program.commands.filter((one) => one.kind === 'menu item');
-    const { result } = renderHook(() => useDraft(view));
-    const before = bindingsOf(result.current.draft.keymap, command?.id ?? '');
-    const ticket = {
-      title: 'A step',
-      changes: [{ command: command?.id ?? '', before, after: [{ chord: 'Alt+Shift+F9' }] }],
-    };
+    const [command, other] = view.program.commands.filter((one) => one.kind === 'menu item');
+    const { result } = shown(() => useDraft(view));
+    const ticketOf = (of: typeof command, chord: string) => ({
+      title: chord,
+      changes: [
+        { command: of?.id ?? '', before: bindingsOf(result.current.draft.keymap, of?.id ?? ''), after: [{ chord }] },
+      ],
+    });
+    const has = (of: typeof command) => bindingsOf(result.current.draft.keymap, of?.id ?? '').map((one) => one.chord);
     vi.stubGlobal('fetch', () => Promise.reject(new TypeError('no wire')));
-    const was = result.current.draft;
-    await act(async () => expect(await result.current.actions.edit(ticket)).toBe(false));
-    expect(result.current.trouble).toMatchObject({ stale: false, message: expect.stringContaining('does not answer') });
-    expect(result.current.draft).toBe(was);
-
+    let stored: Promise<boolean> = Promise.resolve(false);
+    act(() => {
+      stored = result.current.actions.edit(ticketOf(command, 'Alt+Shift+F9'));
+    });
+    expect(has(command)).toEqual(['Alt+Shift+F9']);
+    await vi.waitFor(() => expect(screen.getByText(/not stored yet/)).toBeTruthy(), WAIT);
     serve();
-    act(() => result.current.dismiss());
-    await editKeymap(id, view.draft.revision, ticket);
-    await act(async () => expect(await result.current.actions.edit(ticket)).toBe(false));
-    expect(result.current.trouble).toMatchObject({ stale: true });
-    await act(() => result.current.actions.reload());
-    expect(result.current.trouble).toBeNull();
-    expect(bindingsOf(result.current.draft.keymap, command?.id ?? '')).toEqual([{ chord: 'Alt+Shift+F9' }]);
+    window.dispatchEvent(new Event('online'));
+    await act(async () => expect(await stored).toBe(true));
+
+    const now = await loadKeymapViewById(id);
+    const elsewhere = ticketOf(command, 'Alt+Shift+F10');
+    const [mine, touchesNothing] = [ticketOf(command, 'Alt+Shift+F11'), ticketOf(other, 'Alt+Shift+F12')];
+    await editKeymap(id, now.draft.revision, elsewhere);
+    await act(async () => expect(await result.current.actions.edit(mine)).toBe(false));
+    expect(has(command)).toEqual(['Alt+Shift+F10']);
+    await vi.waitFor(() => expect(screen.getByText(/was changed in another window/)).toBeTruthy(), WAIT);
+    // What touches nothing that was changed elsewhere goes on from there.
+    await editKeymap(id, now.draft.revision + 1, ticketOf(command, 'Alt+Shift+F11'));
+    await act(async () => expect(await result.current.actions.edit(touchesNothing)).toBe(true));
+    expect([has(command), has(other)]).toEqual([['Alt+Shift+F11'], ['Alt+Shift+F12']]);
   });
 
   it('of the factory keymap becomes a keymap of one’s own with the first edit, and goes on with that', async () => {
     serve();
     const view = await loadKeymapView(PROGRAM, 'factory-keys');
     const [command] = view.program.commands.filter((one) => one.kind === 'menu item');
-    const { result } = renderHook(() => useDraft(view));
+    const { result } = shown(() => useDraft(view));
     const give = (chord: string) => {
       const before = bindingsOf(result.current.draft.keymap, command?.id ?? '');
       return { title: chord, changes: [{ command: command?.id ?? '', before, after: [{ chord }] }] };
@@ -250,7 +269,7 @@ describe('a value as last painted', () => {
     rerender({ value: 'b' });
     rerender({ value: 'c' });
     expect(new Set(seen)).toEqual(new Set(['a']));
-    await vi.waitFor(() => expect(seen.at(-1)).toBe('c'), { timeout: 20_000 });
+    await vi.waitFor(() => expect(seen.at(-1)).toBe('c'), WAIT);
     expect(seen).not.toContain('b');
   });
 });

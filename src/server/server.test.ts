@@ -15,18 +15,11 @@ import { seedDemo } from './demo/seedDemo';
 import { readProgramFile, understand } from './reading/understand';
 import { findKeymap, keymapById, listKeymaps, loadBindings } from './repositories/keymaps';
 import { findProgram } from './repositories/programs';
+import { discardDraft, editKeymap, keepAsNew, keepKeymap, moveOnTape } from './testing/draftSteps';
 import { onOwnData } from './testing/onOwnData';
 import { loadWishes, saveUses, saveWishList } from './useCases/advice';
 import { bringIn, exportProgram, programFromList } from './useCases/bringIn';
-import {
-  changeKeymap,
-  discardDraft,
-  duplicateKeymap,
-  editKeymap,
-  keepAsNew,
-  keepKeymap,
-  moveOnTape,
-} from './useCases/editKeymap';
+import { changeKeymap, duplicateKeymap } from './useCases/editKeymap';
 import { editProgram, loadProgramView, undoProgramStep } from './useCases/editProgram';
 import { deriveKeymap, loadMatch, saveDerivation, savePlan, sayCounterpart } from './useCases/match';
 import { listLinks, loadHistory, loadKeymapView, loadNames, loadShelf } from './useCases/screens';

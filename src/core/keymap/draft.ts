@@ -1,6 +1,6 @@
-import type { DraftState, KeymapView } from '../view/views';
-import { type Keymap, keymapOf } from './keymap';
-import { applyTicket, type Ticket } from './ticket';
+import type { DraftAnswer, DraftState, KeymapView } from '../view/views';
+import { bindingsOf, type Keymap, keymapOf, sameBindings } from './keymap';
+import { applyTicket, type Change, type Ticket } from './ticket';
 
 /** A draft as a screen holds it: the bindings now, as kept and as the factory's, and the tape. */
 export type Draft = {
@@ -23,28 +23,30 @@ export function draftOf(view: KeymapView): Draft {
   };
 }
 
-/** What was done: a ticket put on the tape, a move along it, or a keeping that makes the draft what is kept. */
-export type Done =
-  | { readonly kind: 'ticket'; readonly ticket: Ticket }
-  | { readonly kind: 'moved' }
-  | { readonly kind: 'kept' };
-
-/** The draft after the server confirmed what was done. */
-export function followDraft(draft: Draft, done: Done, state: DraftState): Draft {
-  const keymap = applyTicket(draft.keymap, { title: '', changes: state.changes });
-  // An edit of the factory keymap starts a keymap of one's own with an empty tape.
-  const applied = draft.state.factory ? [] : draft.tape.slice(0, draft.state.cursor);
-  const added = state.cursor > applied.length && done.kind === 'moved' && draft.tape.length < state.cursor;
+/**
+ * The draft after the server did an edit of it.
+ * @param foreseen what was shown meanwhile; what is the same is taken from it, so that nobody reckons with it anew.
+ */
+export function followDraft(draft: Draft, { state, changes, tape, keeps }: DraftAnswer, foreseen?: Draft): Draft {
+  const as = foreseen && agrees(foreseen, state, changes) ? foreseen : null;
+  const keymap = as?.keymap ?? applyTicket(draft.keymap, { title: '', changes });
+  const tickets = [...draft.tape.slice(0, tape.stays), ...(tape.added ? [{ ...tape.added, changes }] : [])];
   return {
     ...draft,
     state,
     keymap,
-    kept: done.kind === 'kept' ? keymap : draft.kept,
-    tape:
-      done.kind === 'ticket'
-        ? [...applied, done.ticket]
-        : added
-          ? [...draft.tape, { title: 'Back to what was kept', changes: state.changes }]
-          : draft.tape,
+    kept: keeps ? keymap : draft.kept,
+    tape: as && sameTitles(as.tape, tickets) ? as.tape : tickets,
   };
 }
+
+/** Whether the keys of a draft are what an answer's changes lead to; the edit that was foreseen changed no others. */
+const agrees = ({ state: at, keymap }: Draft, state: DraftState, changes: readonly Change[]): boolean =>
+  at.cursor === state.cursor &&
+  at.revision === state.revision &&
+  changes.every(
+    ({ command, after, spare }) =>
+      sameBindings(bindingsOf(keymap, command), after) && (!spare || keymap.spares.has(command) === spare[1]),
+  );
+const sameTitles = (a: readonly Ticket[], b: readonly Ticket[]): boolean =>
+  a.length === b.length && a.every((one, i) => one.title === b[i]?.title);

@@ -78,7 +78,9 @@ export function changedElsewhere<Value, Edit>(
   message: string,
   { meets }: Edits<Value, Edit>,
 ): Sync<Value, Edit> {
-  const met = sync.pending.findIndex((one) => meets(one.edit, sync.stored.value, now.value));
+  // What would not be done though nothing has changed never will be.
+  const same = now.revision === sync.stored.revision;
+  const met = same ? 0 : sync.pending.findIndex((one) => meets(one.edit, sync.stored.value, now.value));
   if (met < 0) return { ...sync, stored: now };
   return {
     stored: now,

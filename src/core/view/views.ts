@@ -15,7 +15,7 @@ import type { Room, Workspace } from '../workspace/room';
 
 /** What the server hands to the screens. Plain data, so that it can cross the wire. */
 
-/** Where a draft stands after an edit; what the interface needs to follow. */
+/** Where a draft stands. */
 export type DraftState = {
   readonly id: number;
   readonly slug: string;
@@ -29,9 +29,20 @@ export type DraftState = {
   readonly cursor: number;
   /** Where on the tape the last kept version stands; null when the tape no longer leads there. */
   readonly keptCursor: number | null;
-  /** What the edit did to the bindings, to be done on the screen as well. */
-  readonly changes: readonly Change[];
 };
+
+/** What an edit did to a draft, as whoever shows it needs to follow. */
+export type DraftAnswer = {
+  readonly state: DraftState;
+  /** What it did to the bindings. */
+  readonly changes: readonly Change[];
+  /** What became of the tape: so many of its tickets stay, and one may be added that holds these changes. */
+  readonly tape: { readonly stays: number; readonly added: Omit<Ticket, 'changes'> | null };
+  /** Whether how the draft stands now is what is kept. */
+  readonly keeps: boolean;
+};
+/** The number of a keymap that an edit was done on before, when it was sent the first time. */
+export type DoneBefore = { readonly doneOn: number };
 
 /** One keymap with its program, as Board and Sheets show it. Kept and factory state are given as changes from the draft. */
 export type KeymapView = {

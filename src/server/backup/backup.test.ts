@@ -17,7 +17,7 @@ import { closeDatabase } from '../database';
 import { databaseFile, dataFolder } from '../dataFolder';
 import { seedDemo } from '../demo/seedDemo';
 import { openPlainFile } from '../stored/plainFile';
-import { editKeymap } from '../useCases/editKeymap';
+import { editKeymap } from '../testing/draftSteps';
 import { loadKeymapView, loadKeymapViewById } from '../useCases/screens';
 import { copyOfToday, keepDaily } from './keepDaily';
 import { restoreFrom } from './restoreFrom';

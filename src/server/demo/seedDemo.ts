@@ -48,7 +48,7 @@ async function takeSteps({ program: programSlug, keymap: keymapSlug, steps, uses
     const index = buildClashIndex(facts, keymap, where.place);
     const choice = choices(index, where, command, verdict(index, where, command, step.chord), false).at(-1);
     if (!choice) throw new Error(`The demo can't give ${step.chord} to “${step.command}”.`);
-    await editKeymap(id, (await keymapById(id)).revision, choice.ticket);
+    await editKeymap(id, { revision: (await keymapById(id)).revision }, choice.ticket);
   }
   await saveUses(id, uses, true);
   await saveWishList(id, { ...emptyList(where), wishes });

@@ -7,6 +7,7 @@ import { workspaces } from './005-workspaces';
 import { sheets } from './006-sheets';
 import { summaries } from './007-summaries';
 import { inStep } from './008-in-step';
+import { doneOn } from './009-done-on';
 
 /** One step of the database's shape. Never edited once released; a new step is added at the end instead. */
 export type Migration = {
@@ -23,4 +24,5 @@ export const migrations: readonly Migration[] = [
   sheets,
   summaries,
   inStep,
+  doneOn,
 ];

@@ -1,5 +1,5 @@
 import type { CreationOptional, InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize';
-import { id, keyed, number, table, text } from './columns';
+import { id, keyed, number, numberOrNot, table, text } from './columns';
 
 export interface KeptRevisionModel
   extends Model<InferAttributes<KeptRevisionModel>, InferCreationAttributes<KeptRevisionModel>> {
@@ -10,6 +10,7 @@ export interface KeptRevisionModel
 export interface DoneEditModel extends Model<InferAttributes<DoneEditModel>, InferCreationAttributes<DoneEditModel>> {
   id: CreationOptional<number>;
   edit: string;
+  doneOn: number | null;
 }
 
 /** Revisions of what has none of its own, and the edits done last. */
@@ -19,6 +20,10 @@ export function defineInStep(sequelize: Sequelize) {
       thing: keyed(text),
       revision: number,
     }),
-    DoneEdit: table<DoneEditModel>(sequelize, 'doneEdit', 'done_edits', { id, edit: text }),
+    DoneEdit: table<DoneEditModel>(sequelize, 'doneEdit', 'done_edits', {
+      id,
+      edit: text,
+      doneOn: numberOrNot,
+    }),
   };
 }

@@ -16,15 +16,24 @@ export async function writeRevision(thing: string, revision: number, transaction
   await KeptRevision.upsert({ thing, revision }, { transaction });
 }
 
-/** Whether an edit was done before. */
-export async function wasDone(edit: string, transaction: Transaction): Promise<boolean> {
+/** An edit that was done before, and which keymap it was done on if it was one of a keymap; null for none. */
+export async function doneBefore(
+  edit: string | undefined,
+  transaction: Transaction,
+): Promise<{ readonly doneOn: number | null } | null> {
+  if (edit === undefined) return null;
   const { DoneEdit } = await models();
-  return (await DoneEdit.findOne({ where: { edit }, transaction })) !== null;
+  return DoneEdit.findOne({ attributes: ['doneOn'], where: { edit }, transaction });
 }
 
 /** Remembers an edit as done, and forgets those that are long past. */
-export async function noteDone(edit: string, transaction: Transaction): Promise<void> {
+export async function noteDone(
+  edit: string | undefined,
+  transaction: Transaction,
+  doneOn: number | null = null,
+): Promise<void> {
+  if (edit === undefined) return;
   const { DoneEdit } = await models();
-  const { id } = await DoneEdit.create({ edit }, { transaction });
+  const { id } = await DoneEdit.create({ edit, doneOn }, { transaction });
   await DoneEdit.destroy({ where: { id: { [Op.lte]: id - REMEMBERED } }, transaction });
 }

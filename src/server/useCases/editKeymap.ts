@@ -1,5 +1,6 @@
 import type { Transaction } from 'sequelize';
 import { compareKeymaps } from '../../core/keymap/compareKeymaps';
+import { BACK_TO_KEPT } from '../../core/keymap/draftEdits';
 import { holds, type Keymap } from '../../core/keymap/keymap';
 import {
   applyTicket,
@@ -11,10 +12,12 @@ import {
 } from '../../core/keymap/ticket';
 import { formOf } from '../../core/program/formOf';
 import { DEFAULT_RULES } from '../../core/program/program';
-import type { DraftState } from '../../core/view/views';
+import type { EditMark } from '../../core/sync/versioned';
+import type { DoneBefore, DraftAnswer, DraftState } from '../../core/view/views';
 import { Problem } from '../../schemas/problem';
 import { now } from '../clock';
 import { inTransaction } from '../database';
+import { doneBefore, noteDone } from '../repositories/inStep';
 import {
   advance,
   appendTicket,
@@ -35,34 +38,52 @@ import {
 } from '../repositories/keymaps';
 import { rulesFor } from '../repositories/programs';
 
-export function draftState(row: KeymapRow, keptCursor: number | null, changes: readonly Change[]): DraftState {
-  return {
-    id: row.id,
-    slug: row.slug,
-    name: row.name,
-    owner: row.owner,
-    factory: row.factory,
-    unnamed: row.unnamed,
-    locked: row.locked,
-    revision: row.revision,
-    cursor: row.cursor,
-    keptCursor,
-    changes,
-  };
+export function draftState(row: KeymapRow, keptCursor: number | null): DraftState {
+  const { id, slug, name, owner, factory, unnamed, locked, revision, cursor } = row;
+  return { id, slug, name, owner, factory, unnamed, locked, revision, cursor, keptCursor };
 }
 
-async function stateNow(id: number, changes: readonly Change[], transaction: Transaction): Promise<DraftState> {
-  const row = await keymapById(id, transaction);
-  return draftState(row, await keptCursor(id, transaction), changes);
+/** What an edit did to the bindings, and to the tape if not all of it stays as it was. */
+type Did = {
+  readonly id: number;
+  readonly changes?: readonly Change[];
+  readonly tape?: DraftAnswer['tape'];
+  readonly keeps?: boolean;
+};
+
+/**
+ * Does an edit of a draft if nobody has changed it since what the edit was made on, and once however often it is sent.
+ * @throws Problem "changed elsewhere", and "not allowed" where the keymap is locked.
+ */
+function editDraft(
+  id: number,
+  { revision, key }: EditMark,
+  work: (row: KeymapRow, transaction: Transaction) => Promise<Did>,
+): Promise<DraftAnswer | DoneBefore> {
+  return inTransaction(async (transaction) => {
+    const before = await doneBefore(key, transaction);
+    if (before) return { doneOn: before.doneOn ?? id };
+    const row = await keymapById(id, transaction);
+    mustBe(row, revision);
+    const did = await work(row, transaction);
+    await noteDone(key, transaction, did.id);
+    const length = did.tape ? 0 : await tapeLength(did.id, transaction);
+    return {
+      state: draftState(await keymapById(did.id, transaction), await keptCursor(did.id, transaction)),
+      changes: did.changes ?? [],
+      tape: did.tape ?? { stays: length, added: null },
+      keeps: did.keeps ?? false,
+    };
+  });
 }
 
-function mustBe(row: KeymapRow, revision: number): void {
+function mustBe(row: KeymapRow, revision: number | undefined): void {
   if (row.locked)
     throw new Problem('not allowed', `“${row.name}” is locked. Unlock it first, or keep your changes as a new keymap.`);
   if (row.revision !== revision) {
     throw new Problem(
       'changed elsewhere',
-      `“${row.name}” was changed in another window. Look at the newer state, then make your step again.`,
+      `“${row.name}” was changed in another window, so what you just did was not stored. It is shown as it is now; do it again if you still want it.`,
       { revision: row.revision },
     );
   }
@@ -73,10 +94,9 @@ function mustBe(row: KeymapRow, revision: number): void {
  * with the factory's keys and puts the ticket there.
  * @throws Problem when the draft has moved on, or the ticket does not fit it or the program.
  */
-export function editKeymap(id: number, revision: number, ticket: Ticket): Promise<DraftState> {
-  return inTransaction(async (transaction) => {
-    let row = await keymapById(id, transaction);
-    mustBe(row, revision);
+export function editKeymap(id: number, mark: EditMark, ticket: Ticket): Promise<DraftAnswer | DoneBefore> {
+  return editDraft(id, mark, async (given, transaction) => {
+    let row = given;
     mustFit(row, await loadBindings(row.id, transaction, touchedBy([ticket])), ticket);
     await refuseUnknown(row, ticket, transaction);
     if (row.factory) {
@@ -90,11 +110,17 @@ export function editKeymap(id: number, revision: number, ticket: Ticket): Promis
       };
       row = await insertKeymap(start, transaction);
     }
-    await writeChanges(row.id, ticket.changes, transaction);
-    await appendTicket(row.id, row.cursor, ticket, transaction);
-    await advance(row, row.revision, row.cursor + 1, transaction);
-    return stateNow(row.id, ticket.changes, transaction);
+    return putOnTape(row, ticket, transaction);
   });
+}
+
+/** A ticket done and on the tape; tickets that were undone fall off. */
+async function putOnTape(row: KeymapRow, ticket: Ticket, transaction: Transaction): Promise<Did> {
+  const { changes, ...added } = ticket;
+  await writeChanges(row.id, changes, transaction);
+  await appendTicket(row.id, row.cursor, ticket, transaction);
+  await advance(row, row.revision, row.cursor + 1, transaction);
+  return { id: row.id, changes, tape: { stays: row.cursor, added } };
 }
 
 /** The commands that tickets touch: all of a keymap that these need to be judged by. */
@@ -138,13 +164,12 @@ export async function refuseUnknown(row: KeymapRow, ticket: Ticket, transaction:
 }
 
 /** Goes to another place on the tape: back is undo, forward is redo, each ticket by its exact inverse. */
-export function moveOnTape(id: number, revision: number, cursor: number): Promise<DraftState> {
-  return inTransaction((transaction) => moveTo(id, revision, cursor, transaction));
+export function moveOnTape(id: number, mark: EditMark, cursor: number): Promise<DraftAnswer | DoneBefore> {
+  return editDraft(id, mark, (row, transaction) => moveTo(row, cursor, transaction));
 }
 
-async function moveTo(id: number, revision: number, cursor: number, transaction: Transaction): Promise<DraftState> {
-  const row = await keymapById(id, transaction);
-  mustBe(row, revision);
+async function moveTo(row: KeymapRow, cursor: number, transaction: Transaction): Promise<Did> {
+  const { id } = row;
   if (cursor < 0 || cursor > (await tapeLength(id, transaction)))
     throw new Problem('not valid', 'The tape does not reach that far.');
   const back = cursor < row.cursor;
@@ -155,21 +180,19 @@ async function moveTo(id: number, revision: number, cursor: number, transaction:
   const changes = compareKeymaps(from, to);
   await writeChanges(id, changes, transaction);
   await advance(row, row.revision, cursor, transaction);
-  return stateNow(id, changes, transaction);
+  return { id, changes };
 }
 
 /** Keeps the draft as the keymap's next version. */
-export function keepKeymap(id: number, revision: number): Promise<DraftState> {
-  return inTransaction(async (transaction) => {
-    const row = await keymapById(id, transaction);
-    mustBe(row, revision);
+export function keepKeymap(id: number, mark: EditMark): Promise<DraftAnswer | DoneBefore> {
+  return editDraft(id, mark, async (row, transaction) => {
     if (row.factory)
       throw new Problem('not allowed', 'The factory keymap stays as it is. Keep your changes as a new keymap.');
     if (row.unnamed)
       throw new Problem('not valid', 'This keymap has no name yet. Keep it as a new keymap and give it one.');
     await insertRevision(id, await loadBindings(id, transaction), row.cursor, transaction);
     await advance(row, row.revision, row.cursor, transaction);
-    return stateNow(id, [], transaction);
+    return { id, keeps: true };
   });
 }
 
@@ -177,17 +200,15 @@ export function keepKeymap(id: number, revision: number): Promise<DraftState> {
  * Keeps the draft as a keymap of its own under a name. An unnamed keymap takes the name itself; from a named one a new
  * keymap is made, with the tape, and the old one goes back to what was kept of it.
  */
-export function keepAsNew(id: number, revision: number, name: string, owner: string): Promise<DraftState> {
-  return inTransaction(async (transaction) => {
-    const row = await keymapById(id, transaction);
-    mustBe(row, revision);
+export function keepAsNew(id: number, mark: EditMark, name: string, owner: string): Promise<DraftAnswer | DoneBefore> {
+  return editDraft(id, mark, async (row, transaction) => {
     const keymap = await loadBindings(id, transaction);
     if (row.unnamed) {
       const slug = await freeSlug(row.programId, name, transaction);
       await updateKeymap(id, { name, owner, slug, unnamed: false }, transaction);
       await insertRevision(id, keymap, row.cursor, transaction);
       await advance(row, row.revision, row.cursor, transaction);
-      return stateNow(id, [], transaction);
+      return { id, keeps: true };
     }
     const tape = await loadTape(id, transaction, 0, row.cursor);
     const made = await insertKeymap(
@@ -195,29 +216,21 @@ export function keepAsNew(id: number, revision: number, name: string, owner: str
       transaction,
     );
     if (!row.factory) await backToKept(row, transaction);
-    return stateNow(made.id, [], transaction);
+    return { id: made.id, keeps: true };
   });
 }
 
 /** Discards the draft: back to what was last kept, in a way that redo or undo brings it back. */
-export function discardDraft(id: number, revision: number): Promise<DraftState> {
-  return inTransaction(async (transaction) => {
-    const row = await keymapById(id, transaction);
-    mustBe(row, revision);
-    return backToKept(row, transaction);
-  });
+export function discardDraft(id: number, mark: EditMark): Promise<DraftAnswer | DoneBefore> {
+  return editDraft(id, mark, backToKept);
 }
 
-async function backToKept(row: KeymapRow, transaction: Transaction): Promise<DraftState> {
+async function backToKept(row: KeymapRow, transaction: Transaction): Promise<Did> {
   const kept = await loadKept(row.id, transaction);
-  if (kept.cursor !== null) return moveTo(row.id, row.revision, kept.cursor, transaction);
+  if (kept.cursor !== null) return moveTo(row, kept.cursor, transaction);
   // The tape no longer leads to what was kept, so one ticket does.
   const changes = compareKeymaps(await loadBindings(row.id, transaction), kept.keymap);
-  if (changes.length === 0) return stateNow(row.id, [], transaction);
-  await writeChanges(row.id, changes, transaction);
-  await appendTicket(row.id, row.cursor, { title: 'Back to what was kept', changes }, transaction);
-  await advance(row, row.revision, row.cursor + 1, transaction);
-  return stateNow(row.id, changes, transaction);
+  return changes.length === 0 ? { id: row.id } : putOnTape(row, { title: BACK_TO_KEPT, changes }, transaction);
 }
 
 /** A copy of a keymap as its draft stands, under a name of its own. */
@@ -229,7 +242,7 @@ export function duplicateKeymap(id: number, name: string, owner: string): Promis
       { programId: row.programId, versionId: row.versionId, name, owner, keymap },
       transaction,
     );
-    return stateNow(made.id, [], transaction);
+    return draftState(made, made.cursor);
   });
 }
 

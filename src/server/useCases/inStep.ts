@@ -1,7 +1,7 @@
 import type { EditMark, Versioned } from '../../core/sync/versioned';
 import { Problem } from '../../schemas/problem';
 import { inOneMoment, inTransaction } from '../database';
-import { noteDone, revisionOf, wasDone, writeRevision } from '../repositories/inStep';
+import { doneBefore, noteDone, revisionOf, writeRevision } from '../repositories/inStep';
 
 type Work<Value> = {
   /** What is edited, told from all other things. */
@@ -28,7 +28,7 @@ export function editInStep<Value>(
 ): Promise<Versioned<Value>> {
   return inTransaction(async (transaction) => {
     const at = await revisionOf(thing);
-    if (key !== undefined && (await wasDone(key, transaction))) return { revision: at, value: await read() };
+    if (await doneBefore(key, transaction)) return { revision: at, value: await read() };
     if (revision !== undefined && revision !== at)
       throw new Problem(
         'changed elsewhere',
@@ -37,7 +37,7 @@ export function editInStep<Value>(
       );
     await write(transaction);
     await writeRevision(thing, at + 1, transaction);
-    if (key !== undefined) await noteDone(key, transaction);
+    await noteDone(key, transaction);
     return { revision: at + 1, value: await read() };
   });
 }

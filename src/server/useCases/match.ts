@@ -134,7 +134,7 @@ export function deriveKeymap(
     const derivation: Derivation = { plan, derived: rowsOf(derived), theirs: rowsOf(theirs) };
     await writeDerivation(made.id, given.source, derivation, transaction);
     await updateKeymap(made.id, { lastUsedAt: now() }, transaction);
-    return draftState(made, made.cursor, []);
+    return draftState(made, made.cursor);
   });
 }
 

@@ -161,7 +161,7 @@ async function viewOf(programRow: ProgramRow, row: KeymapRow): Promise<KeymapVie
   return {
     programSlug: programRow.slug,
     program,
-    draft: draftState(row, kept.cursor, []),
+    draft: draftState(row, kept.cursor),
     bindings: rowsOf(keymap),
     spares: [...keymap.spares],
     toKept: compareKeymaps(keymap, kept.keymap),

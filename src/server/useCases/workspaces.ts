@@ -1,5 +1,6 @@
 import type { Transaction } from 'sequelize';
 import type { Program } from '../../core/program/program';
+import type { EditMark } from '../../core/sync/versioned';
 import type { RoomState, RoomView, WorkspacesView } from '../../core/view/views';
 import {
   applyWorkspace,
@@ -15,10 +16,11 @@ import {
 } from '../../core/workspace/room';
 import { USUAL_ICONS } from '../../core/workspace/usualIcon';
 import { Problem } from '../../schemas/problem';
-import type { At } from '../../schemas/workspaces';
+import type { At as AtRevision } from '../../schemas/workspaces';
 import { now } from '../clock';
 import { inTransaction, ofOneMoment } from '../database';
 import { iconsNamed } from '../icons';
+import { doneBefore, noteDone } from '../repositories/inStep';
 import { bindingsOfRow, factoryRow, type KeymapRow, listKeymaps, updateKeymap } from '../repositories/keymaps';
 import { findProgram, loadProgram, type ProgramRow, programById } from '../repositories/programs';
 import { listOwners } from '../repositories/shelf';
@@ -41,6 +43,9 @@ import {
 } from '../repositories/workspaces';
 import { loadKeymapViewById } from './screens';
 import { loadSettings } from './settings';
+
+/** Whose room an edit is of, what it was made on, and its key. */
+type At = AtRevision & Pick<EditMark, 'key'>;
 
 /** A program with what a room of it is made from. */
 type Ground = {
@@ -141,21 +146,37 @@ export async function listPersons(): Promise<string[]> {
   return [...new Set([...(await listOwners()), ...(person === '' ? [] : [person])])];
 }
 
-/** Runs an edit of a room at the revision it was made on. @throws Problem when the room has moved on. */
-async function onRoom(
-  ground: Ground,
-  { person, revision }: At,
-  transaction: Transaction,
-): Promise<{ readonly row: RoomRow; readonly room: Room }> {
-  const found = await findRoom(ground.row.id, person, transaction);
-  if ((found?.revision ?? 0) !== revision)
-    throw new Problem(
-      'changed elsewhere',
-      `The workspace of ${ground.row.name} was changed in another window. Look at the newer state, then make your step again.`,
-      { revision: found?.revision ?? 0 },
-    );
-  const row = found ?? (await insertRoom(ground.row.id, person, ground.factory, transaction));
-  return { row, room: roomOf(ground, found) };
+type Work = (at: {
+  readonly ground: Ground;
+  readonly row: RoomRow;
+  readonly room: Room;
+  readonly transaction: Transaction;
+}) => Promise<void>;
+
+/**
+ * Does an edit of a room if nobody has changed it since what the edit was made on, and once however often it is sent.
+ * @throws Problem "changed elsewhere".
+ */
+function editInRoom(
+  groundIn: (transaction: Transaction) => Promise<Ground>,
+  { person, revision, key }: At,
+  work: Work,
+): Promise<RoomState> {
+  return inTransaction(async (transaction) => {
+    const ground = await groundIn(transaction);
+    if (await doneBefore(key, transaction)) return stateNow(ground, person, transaction);
+    const found = await findRoom(ground.row.id, person, transaction);
+    if ((found?.revision ?? 0) !== revision)
+      throw new Problem(
+        'changed elsewhere',
+        `The workspace of ${ground.row.name} was changed in another window, so what you just did was not stored. It is shown as it is now; do it again if you still want it.`,
+        { revision: found?.revision ?? 0 },
+      );
+    const row = found ?? (await insertRoom(ground.row.id, person, ground.factory, transaction));
+    await work({ ground, row, room: roomOf(ground, found), transaction });
+    await noteDone(key, transaction);
+    return stateNow(ground, person, transaction);
+  });
 }
 
 async function takeStep(
@@ -177,58 +198,61 @@ async function takeStep(
 
 /** Changes some parts of a room, as one step. @throws Problem when it has moved on or speaks of what is not there. */
 export function editRoom(slug: string, at: At, title: string, parts: Workspace): Promise<RoomState> {
-  return inTransaction(async (transaction) => {
-    const ground = await groundOf(slug, transaction);
-    const { row, room } = await onRoom(ground, at, transaction);
-    if (typeof parts.keymap === 'number' && !ground.keymaps.some((one) => one.id === parts.keymap))
-      throw new Problem('not valid', 'This keymap belongs to another program.');
-    const step = stepTo(room, title, fitWorkspace(parts, ground.program));
-    if (step) await takeStep(ground, row, room, step, row.workspaceId, transaction);
-    return stateNow(ground, at.person, transaction);
-  });
+  return editInRoom(
+    (transaction) => groundOf(slug, transaction),
+    at,
+    async ({ ground, row, room, transaction }) => {
+      if (typeof parts.keymap === 'number' && !ground.keymaps.some((one) => one.id === parts.keymap))
+        throw new Problem('not valid', 'This keymap belongs to another program.');
+      const step = stepTo(room, title, fitWorkspace(parts, ground.program));
+      if (step) await takeStep(ground, row, room, step, row.workspaceId, transaction);
+    },
+  );
 }
 
 /** Goes back or forth among the steps of a room. */
 export function moveInSteps(slug: string, at: At, cursor: number): Promise<RoomState> {
-  return inTransaction(async (transaction) => {
-    const ground = await groundOf(slug, transaction);
-    const { row, room } = await onRoom(ground, at, transaction);
-    const steps = await loadSteps(row.id, transaction);
-    if (cursor > steps.length) throw new Problem('not valid', 'There is nothing more to redo.');
-    let next = room;
-    let workspace = row.workspaceId;
-    for (let i = row.cursor; i > cursor; i--) {
-      next = applyWorkspace(next, steps[i - 1]?.before ?? {});
-      workspace = steps[i - 1]?.workspaces[0] ?? null;
-    }
-    for (let i = row.cursor; i < cursor; i++) {
-      next = applyWorkspace(next, steps[i]?.after ?? {});
-      workspace = steps[i]?.workspaces[1] ?? null;
-    }
-    await writeRoom(row.id, next, workspace, cursor, transaction);
-    return stateNow(ground, at.person, transaction);
-  });
+  return editInRoom(
+    (transaction) => groundOf(slug, transaction),
+    at,
+    async ({ row, room, transaction }) => {
+      const steps = await loadSteps(row.id, transaction);
+      if (cursor > steps.length) throw new Problem('not valid', 'There is nothing more to redo.');
+      let next = room;
+      let workspace = row.workspaceId;
+      for (let i = row.cursor; i > cursor; i--) {
+        next = applyWorkspace(next, steps[i - 1]?.before ?? {});
+        workspace = steps[i - 1]?.workspaces[0] ?? null;
+      }
+      for (let i = row.cursor; i < cursor; i++) {
+        next = applyWorkspace(next, steps[i]?.after ?? {});
+        workspace = steps[i]?.workspaces[1] ?? null;
+      }
+      await writeRoom(row.id, next, workspace, cursor, transaction);
+    },
+  );
 }
 
-async function groundOfWorkspace(id: number, transaction: Transaction) {
-  const workspace = await workspaceById(id, transaction);
-  const row = await programById(workspace.programId, transaction);
-  return { workspace, ground: await groundOfRow(row, transaction) };
+async function groundOfWorkspace(id: number, transaction: Transaction): Promise<Ground> {
+  const { programId } = await workspaceById(id, transaction);
+  return groundOfRow(await programById(programId, transaction), transaction);
 }
 
 /** Switches a room to a workspace: only the parts that belong to it are applied, as one step. */
 export function switchTo(id: number, at: At): Promise<RoomState> {
-  return inTransaction(async (transaction) => {
-    const { workspace, ground } = await groundOfWorkspace(id, transaction);
-    const { row, room } = await onRoom(ground, at, transaction);
-    const { contents } = await loadVersion(id, null, transaction);
-    const wanted = fitWorkspace(contents, ground.program);
-    const title = `Switch to ${workspace.name}`;
-    const step = stepTo(room, title, wanted) ?? { title, before: {}, after: {} };
-    await takeStep(ground, row, room, step, id, transaction);
-    await updateWorkspace(id, { lastUsedAt: now() }, transaction);
-    return stateNow(ground, at.person, transaction);
-  });
+  return editInRoom(
+    (transaction) => groundOfWorkspace(id, transaction),
+    at,
+    async ({ ground, row, room, transaction }) => {
+      const { name } = await workspaceById(id, transaction);
+      const { contents } = await loadVersion(id, null, transaction);
+      const wanted = fitWorkspace(contents, ground.program);
+      const title = `Switch to ${name}`;
+      const step = stepTo(room, title, wanted) ?? { title, before: {}, after: {} };
+      await takeStep(ground, row, room, step, id, transaction);
+      await updateWorkspace(id, { lastUsedAt: now() }, transaction);
+    },
+  );
 }
 
 /** Keeps parts of a room as a new workspace. */
@@ -237,28 +261,30 @@ export function keepWorkspace(
   at: At,
   given: { readonly name: string; readonly owner: string; readonly parts: readonly Part[] },
 ): Promise<RoomState> {
-  return inTransaction(async (transaction) => {
-    const ground = await groundOf(slug, transaction);
-    const { row, room } = await onRoom(ground, at, transaction);
-    const contents = pickParts(room, given.parts);
-    const made = await insertWorkspace(
-      { programId: ground.row.id, name: given.name, owner: given.owner, contents },
-      transaction,
-    );
-    await writeRoom(row.id, room, made.id, row.cursor, transaction);
-    return stateNow(ground, at.person, transaction);
-  });
+  return editInRoom(
+    (transaction) => groundOf(slug, transaction),
+    at,
+    async ({ ground, row, room, transaction }) => {
+      const contents = pickParts(room, given.parts);
+      const made = await insertWorkspace(
+        { programId: ground.row.id, name: given.name, owner: given.owner, contents },
+        transaction,
+      );
+      await writeRoom(row.id, room, made.id, row.cursor, transaction);
+    },
+  );
 }
 
 /** Keeps parts of a room over a workspace; what it was stays as an older version. */
 export function keepOver(id: number, at: At, parts: readonly Part[]): Promise<RoomState> {
-  return inTransaction(async (transaction) => {
-    const { ground } = await groundOfWorkspace(id, transaction);
-    const { row, room } = await onRoom(ground, at, transaction);
-    await insertVersion(id, pickParts(room, parts), transaction);
-    await writeRoom(row.id, room, id, row.cursor, transaction);
-    return stateNow(ground, at.person, transaction);
-  });
+  return editInRoom(
+    (transaction) => groundOfWorkspace(id, transaction),
+    at,
+    async ({ row, room, transaction }) => {
+      await insertVersion(id, pickParts(room, parts), transaction);
+      await writeRoom(row.id, room, id, row.cursor, transaction);
+    },
+  );
 }
 
 /** Makes an older version of a workspace its newest again; the room stays as it is. */

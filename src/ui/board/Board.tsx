@@ -35,8 +35,6 @@ import { KeyboardView } from './KeyboardView';
 import { useAdvice } from './useAdvice';
 import { useLayer } from './useLayer';
 
-const TroubleDialog = dynamic(() => import('../draft/TroubleDialog').then((one) => one.TroubleDialog));
-
 const ConfirmDialog = dynamic(() => import('../parts/ConfirmDialog').then((one) => one.ConfirmDialog));
 
 type Props = {
@@ -59,7 +57,7 @@ export function Board({ view, advice, links, initialCommand, initialShown }: Pro
   const { program, programSlug } = view;
   const { where } = useSettings();
   const { place } = where;
-  const { draft, trouble, dismiss, actions } = useDraft(view);
+  const { draft, actions } = useDraft(view);
   const facts = useMemo(() => programFacts(program), [program]);
   const index = useMemo(() => buildClashIndex(facts, draft.keymap, place), [facts, draft.keymap, place]);
   const [selectedId, setSelectedId] = useState<CommandId | null>(initialCommand);
@@ -455,7 +453,6 @@ export function Board({ view, advice, links, initialCommand, initialShown }: Pro
         />
       )}
       {question && <ConfirmDialog question={question} onClose={() => setQuestion(null)} />}
-      <TroubleDialog trouble={trouble} onClose={dismiss} onReload={actions.reload} />
     </div>
   );
 }

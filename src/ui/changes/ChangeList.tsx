@@ -41,7 +41,7 @@ export function ChangeList({ given, links }: Props) {
   const nameOf = (id: string): string => facts.commands.get(id)?.name ?? id;
   const done = plan.steps.filter((one) => ticks.has(stepKey(one))).length;
   const next = plan.steps.findIndex((one) => !ticks.has(stepKey(one)));
-  const tick = (key: string): void => tickOff({ steps: [key], done: !ticks.has(key) });
+  const tick = (key: string): void => void tickOff({ steps: [key], done: !ticks.has(key) });
   const address = `/sheets/${programSlug}/${draft.slug}`;
   return (
     <div className="screen">

@@ -21,7 +21,6 @@ import type { DraftState, KeymapLink, KeymapView, MatchView } from '@/core/view/
 import type { MatchTask } from '@/workers/matcher';
 import { DraftPill } from '../draft/DraftPill';
 import { DraftTape } from '../draft/DraftTape';
-import { TroubleDialog } from '../draft/TroubleDialog';
 import { UndoRedo } from '../draft/UndoRedo';
 import { useDraft } from '../draft/useDraft';
 import { FilterChip } from '../kit/FilterChip';
@@ -61,7 +60,7 @@ export function Match({ match, links, initialShown }: Props) {
   const { view, theirs } = match;
   const { program, programSlug } = view;
   const { where } = useSettings();
-  const { draft, trouble, dismiss, actions } = useDraft(view);
+  const { draft, actions } = useDraft(view);
   const { state } = draft;
   const facts = useMemo(() => programFacts(program), [program]);
   const their = useMemo(() => draftOf(theirs), [theirs]);
@@ -311,7 +310,6 @@ export function Match({ match, links, initialShown }: Props) {
           onDone={derive}
         />
       )}
-      <TroubleDialog trouble={trouble} onClose={dismiss} onReload={actions.reload} />
     </div>
   );
 

@@ -1,15 +1,15 @@
 'use client';
 
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { RoomState, RoomView } from '@/core/view/views';
 import { applyWorkspace, type Part, stepTo, type Workspace } from '@/core/workspace/room';
-import type { Trouble } from '../draft/useDraft';
-import { ask, messageOf, Refused } from '../shell/api';
+import { useKept } from '../sync/useKept';
+import { roomNow, roomWay } from '../sync/ways';
 
 /** How long a slider or an arrow key rests, in ms, before what it set is stored as one step. */
 const SETTLES = 300;
 
-/** The ways to change a room. Each shows at once and is stored one after the other. */
+/** The ways to change a room. Each shows at once; a promise says whether it was stored. */
 export type RoomActions = {
   /** Changes some parts, as one step. */
   readonly edit: (title: string, parts: Workspace) => void;
@@ -21,66 +21,90 @@ export type RoomActions = {
   readonly redo: () => void;
   /** @returns how the room stands then; null where it could not be done. */
   readonly switchTo: (workspace: number) => Promise<RoomState | null>;
-  readonly keep: (name: string, owner: string, parts: readonly Part[]) => Promise<void>;
-  readonly keepOver: (workspace: number, parts: readonly Part[]) => Promise<void>;
+  readonly keep: (name: string, owner: string, parts: readonly Part[]) => Promise<boolean>;
+  readonly keepOver: (workspace: number, parts: readonly Part[]) => Promise<boolean>;
   /** Reads everything again, as after workspaces were renamed, put away or brought in. */
   readonly reload: () => Promise<void>;
 };
 
-/**
- * A person's room in a program, and what is kept. Edits are shown at once and stored in their order: what is shown is the
- * room as last stored with all that is still on its way, or not yet sent, on top of it.
- */
-export function useRoom(program: string, given: RoomView) {
-  const [roomView, setRoomView] = useState(given);
-  const [trouble, setTrouble] = useState<Trouble | null>(null);
-  const stored = useRef(given);
-  const shown = useRef(given.state.room);
-  const queue = useRef<Promise<unknown>>(Promise.resolve());
-  const onTheWay = useRef<readonly Workspace[]>([]);
-  const waiting = useRef<{ readonly title: string; readonly parts: Workspace; readonly timer: number } | null>(null);
+/** What is being set little by little, and not a step yet. */
+type Setting = { readonly title: string; readonly parts: Workspace };
 
-  const show = useCallback(() => {
-    const { state } = stored.current;
-    const above = [...onTheWay.current, ...(waiting.current ? [waiting.current.parts] : [])];
-    shown.current = above.reduce(applyWorkspace, state.room);
-    setRoomView({ ...stored.current, state: { ...state, room: shown.current } });
-  }, []);
-  /** Does some work after all that was asked for before. @param parts what it changes, shown until it is done. */
-  const run = useCallback(
-    <T>(work: () => Promise<T>, parts: Workspace = {}): Promise<T> => {
-      onTheWay.current = [...onTheWay.current, parts];
-      const mine = queue.current.then(work).finally(() => {
-        onTheWay.current = onTheWay.current.filter((one) => one !== parts);
-        show();
-      });
-      queue.current = mine.catch(() => undefined);
-      return mine;
-    },
-    [show],
+/** A person's room in a program as this window has it, what is kept, and the ways to change them. */
+export function useRoom(program: string, given: RoomView) {
+  const way = useMemo(() => roomWay(program), [program]);
+  const initial = useMemo(() => ({ revision: given.state.revision, value: given }), [given]);
+  const [view, send, kept] = useKept(`room ${program} ${given.state.person}`, initial, way);
+  const { setting, settle, flush } = useSetting(
+    useCallback(({ title, parts }) => void send({ kind: 'step', title, parts }), [send]),
   );
-  const fail = useCallback((error: unknown) => {
-    setTrouble({ stale: error instanceof Refused && error.code === 'changed elsewhere', message: messageOf(error) });
-  }, []);
-  const post = useCallback(async (address: string, body: object): Promise<void> => {
-    const { person, revision } = stored.current.state;
-    const state = await ask<RoomState>('POST', address, { person, revision, ...body }, true);
-    stored.current = { ...stored.current, state };
-  }, []);
-  const store = useCallback(
-    (title: string, parts: Workspace): void => {
-      run(() => post(`/api/programs/${program}/room`, { title, parts }), { ...parts }).catch(fail);
-      show();
-    },
-    [run, post, program, fail, show],
+  const roomView = useMemo(
+    () =>
+      setting ? { ...view, state: { ...view.state, room: applyWorkspace(view.state.room, setting.parts) } } : view,
+    [view, setting],
   );
+  const actions = useMemo((): RoomActions => {
+    const now = (): RoomState => kept.store.getState().shown.state;
+    const move = (to: (state: RoomState) => number): void => {
+      flush();
+      const cursor = to(now());
+      if (cursor >= 0 && cursor <= now().steps.length && cursor !== now().cursor) void send({ kind: 'move', cursor });
+    };
+    return {
+      edit: (title, parts) => {
+        flush();
+        if (stepTo(now().room, title, parts) !== null) void send({ kind: 'step', title, parts });
+      },
+      settle: (title, parts) => settle({ title, parts }),
+      goTo: (cursor) => move(() => cursor),
+      undo: () => move((state) => state.cursor - 1),
+      redo: () => move((state) => state.cursor + 1),
+      switchTo: async (workspace) => {
+        flush();
+        return (await send({ kind: 'switch', workspace })) ? now() : null;
+      },
+      keep: (name, owner, parts) => {
+        flush();
+        return send({ kind: 'keep', name, owner, parts });
+      },
+      keepOver: (workspace, parts) => {
+        flush();
+        return send({ kind: 'keep over', workspace, parts });
+      },
+      reload: async () => {
+        flush();
+        await kept.settled();
+        kept.heard(await roomNow(program));
+      },
+    };
+  }, [program, kept, send, settle, flush]);
+  return { roomView, actions };
+}
+
+export type RoomHook = ReturnType<typeof useRoom>;
+
+/** What is set little by little becomes a step when it rests, when something else is set, or when the page is left. */
+function useSetting(step: (setting: Setting) => void) {
+  const [setting, setSetting] = useState<Setting | null>(null);
+  const waiting = useRef<(Setting & { readonly timer: number }) | null>(null);
   const flush = useCallback((): void => {
     const one = waiting.current;
-    waiting.current = null;
     if (!one) return;
+    waiting.current = null;
     window.clearTimeout(one.timer);
-    store(one.title, one.parts);
-  }, [store]);
+    step({ title: one.title, parts: one.parts });
+    setSetting(null);
+  }, [step]);
+  const settle = useCallback(
+    ({ title, parts }: Setting): void => {
+      if (waiting.current && waiting.current.title !== title) flush();
+      if (waiting.current) window.clearTimeout(waiting.current.timer);
+      const next = { title, parts: { ...waiting.current?.parts, ...parts } };
+      waiting.current = { ...next, timer: window.setTimeout(flush, SETTLES) };
+      setSetting(next);
+    },
+    [flush],
+  );
   useEffect(() => {
     window.addEventListener('pagehide', flush);
     return () => {
@@ -88,61 +112,5 @@ export function useRoom(program: string, given: RoomView) {
       flush();
     };
   }, [flush]);
-  const move = (to: (state: RoomState) => number): void => {
-    flush();
-    run(async () => {
-      const { state } = stored.current;
-      const cursor = to(state);
-      if (cursor >= 0 && cursor <= state.steps.length && cursor !== state.cursor)
-        await post(`/api/programs/${program}/room/steps`, { cursor });
-    }).catch(fail);
-  };
-  const reload = async (): Promise<void> => {
-    flush();
-    await run(async () => {
-      stored.current = await ask<RoomView>('GET', `/api/programs/${program}/room`);
-    });
-    setTrouble(null);
-  };
-
-  const [actions] = useState<RoomActions>(() => ({
-    edit: (title, parts) => {
-      flush();
-      if (stepTo(shown.current, title, parts) !== null) store(title, parts);
-    },
-    settle: (title, parts) => {
-      if (waiting.current && waiting.current.title !== title) flush();
-      if (waiting.current) window.clearTimeout(waiting.current.timer);
-      const all = { ...waiting.current?.parts, ...parts };
-      waiting.current = { title, parts: all, timer: window.setTimeout(flush, SETTLES) };
-      show();
-    },
-    goTo: (cursor) => move(() => cursor),
-    undo: () => move((state) => state.cursor - 1),
-    redo: () => move((state) => state.cursor + 1),
-    switchTo: (workspace) => {
-      flush();
-      return run(() => post(`/api/workspaces/${workspace}/switch`, {})).then(
-        () => stored.current.state,
-        (error) => {
-          fail(error);
-          return null;
-        },
-      );
-    },
-    keep: async (name, owner, parts) => {
-      flush();
-      await run(() => post(`/api/programs/${program}/workspaces`, { name, owner, parts }));
-      await reload();
-    },
-    keepOver: async (workspace, parts) => {
-      flush();
-      await run(() => post(`/api/workspaces/${workspace}/keep`, { parts }));
-      await reload();
-    },
-    reload,
-  }));
-  return { roomView, trouble, dismiss: () => setTrouble(null), actions };
+  return { setting, settle, flush };
 }
-
-export type RoomHook = ReturnType<typeof useRoom>;

@@ -3,11 +3,18 @@ import { describe, expect, it } from 'vitest';
 import { emptyList } from '@/core/advice/emptyList';
 import { DEFAULT_KEYBOARD } from '@/core/keyboard/usKeyboard';
 import { whereOf } from '@/core/keyboard/where';
+import { draftOf } from '@/core/keymap/draft';
+import { type DraftEdit, draftEdits } from '@/core/keymap/draftEdits';
 import { DEFAULT_SETTINGS } from '@/core/settings/settings';
 import type { Edits } from '@/core/sync/sync';
 import type { EditMark, Versioned } from '@/core/sync/versioned';
 import { countEdits, fieldEdits, sayEdits, startingAs, tickEdits, wishEdits } from '@/core/sync/ways';
+import { sampleProgram } from '@/core/testing/sampleProgram';
 import { EMPTY_PLAN } from '@/core/transfer/matchPlan';
+import type { RoomView } from '@/core/view/views';
+import { FACTORY_APPEARANCE } from '@/core/workspace/appearance';
+import { factoryRoom } from '@/core/workspace/room';
+import { type RoomEdit, roomEdits } from '@/core/workspace/roomEdits';
 import { Refused } from '../shell/api';
 import { createKept } from './createKept';
 
@@ -16,6 +23,35 @@ const kind = <Value, Edit>(start: Value, edits: Edits<Value, Edit>, edit: fc.Arb
   ({ start, edits, edit }) as unknown as Kind;
 const name = fc.constantFrom('blur', 'mend', 'lift');
 const some = fc.uniqueArray(name, { minLength: 1 });
+const DRAFT = draftOf({
+  programSlug: 'p',
+  program: sampleProgram,
+  draft: {
+    id: 1,
+    slug: 'mine',
+    name: 'Mine',
+    owner: '',
+    factory: false,
+    unnamed: false,
+    locked: false,
+    revision: 0,
+    cursor: 0,
+    keptCursor: 0,
+  },
+  bindings: [],
+  spares: [],
+  toKept: [],
+  toFactory: [],
+  tape: [],
+});
+const room = factoryRoom(sampleProgram, DRAFT.factory);
+const ROOM: RoomView = {
+  state: { person: '', room, workspace: null, revision: 0, cursor: 0, steps: [] },
+  factory: room,
+  workspaces: [],
+  keymaps: [],
+  icons: {},
+};
 const LIST = emptyList(whereOf(DEFAULT_KEYBOARD));
 
 /** Every kind of thing that is kept this way, with edits people make of it. */
@@ -49,6 +85,38 @@ const KINDS: Readonly<Record<string, Kind>> = {
       other: fc.constant('other'),
       counterpart: fc.constantFrom('draw', null, undefined),
     }),
+  ),
+  'a draft': kind(
+    DRAFT,
+    draftEdits,
+    fc.oneof(
+      fc.tuple(name, fc.constantFrom('Q', 'W', undefined), fc.constantFrom('Q', 'W')).map(
+        ([command, before, after]): DraftEdit => ({
+          kind: 'ticket',
+          ticket: {
+            title: `${command} ${after}`,
+            changes: [{ command, before: before ? [{ chord: before }] : [], after: [{ chord: after }] }],
+          },
+        }),
+      ),
+      fc.nat(3).map((cursor): DraftEdit => ({ kind: 'move', cursor })),
+      fc.constantFrom<DraftEdit>({ kind: 'keep' }, { kind: 'discard' }, { kind: 'lock', locked: false }),
+    ),
+  ),
+  'a room': kind(
+    ROOM,
+    roomEdits,
+    fc.oneof(
+      fc.nat(3).map((keymap): RoomEdit => ({ kind: 'step', title: `${keymap}`, parts: { keymap } })),
+      fc.constantFrom('large' as const, 'small' as const).map(
+        (controls): RoomEdit => ({
+          kind: 'step',
+          title: controls,
+          parts: { appearance: { ...FACTORY_APPEARANCE, controls } },
+        }),
+      ),
+      fc.nat(2).map((cursor): RoomEdit => ({ kind: 'move', cursor })),
+    ),
   ),
   settings: kind(
     DEFAULT_SETTINGS,

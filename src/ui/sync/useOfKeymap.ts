@@ -14,7 +14,7 @@ export function useOfKeymap<Value extends object, Edit>(
   keymap: number,
   initial: Versioned<Value | null>,
   wayOf: (keymap: number) => Way<Value | null, Edit | Partial<Value>>,
-): readonly [value: Value | null, edit: (edit: Edit | Partial<Value>) => void] {
+): readonly [value: Value | null, edit: (edit: Edit | Partial<Value>) => Promise<boolean>] {
   const [first] = useState(keymap);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the way depends on the keymap alone.
   const way = useMemo(() => wayOf(keymap), [keymap]);
@@ -23,7 +23,7 @@ export function useOfKeymap<Value extends object, Edit>(
   const before = useRef({ keymap, value });
   useLayoutEffect(() => {
     const was = before.current;
-    if (was.keymap !== keymap && was.value !== null && value === null) edit(was.value);
+    if (was.keymap !== keymap && was.value !== null && value === null) void edit(was.value);
     else before.current = { keymap, value };
   }, [keymap, value, edit]);
   return [value, edit];

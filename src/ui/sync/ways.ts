@@ -1,6 +1,9 @@
 import type { WishList } from '@/core/advice/wishList';
 import type { Said } from '@/core/counterpart/knownPairs';
+import { type Draft, draftOf, followDraft } from '@/core/keymap/draft';
+import { type DraftEdit, draftEdits } from '@/core/keymap/draftEdits';
 import type { Settings } from '@/core/settings/settings';
+import type { Versioned } from '@/core/sync/versioned';
 import {
   type CountEdit,
   countEdits,
@@ -14,6 +17,8 @@ import {
   wishEdits,
 } from '@/core/sync/ways';
 import type { MatchPlan } from '@/core/transfer/matchPlan';
+import type { DoneBefore, DraftAnswer, KeymapView, RoomState, RoomView } from '@/core/view/views';
+import { type RoomEdit, roomEdits } from '@/core/workspace/roomEdits';
 import { ask } from '../shell/api';
 import type { Way } from './createKept';
 
@@ -53,3 +58,86 @@ export const settingsWay: Way<Settings, Partial<Settings>> = {
   ...fieldEdits<Settings>(),
   send: (edit, _, mark) => ask(patch, '/api/settings', edit, true, undefined, mark),
 };
+
+const draftNow = async (id: number): Promise<Versioned<Draft>> => {
+  const value = draftOf(await ask<KeymapView>('GET', `/api/keymaps/${id}/view`));
+  return { revision: value.state.revision, value };
+};
+
+/** Where an edit of a draft is sent, and with what. */
+function draftAddress(edit: DraftEdit): readonly [what: string, body: object] {
+  switch (edit.kind) {
+    case 'ticket':
+      return ['edits', { ticket: edit.ticket }];
+    case 'move':
+      return ['tape', { cursor: edit.cursor }];
+    case 'keep as new':
+      return ['keep-as-new', { name: edit.name, owner: edit.owner }];
+    case 'keep':
+    case 'discard':
+      return [edit.kind, {}];
+    case 'lock':
+      return ['', { locked: edit.locked }];
+  }
+}
+
+export const draftWay: Way<Draft, DraftEdit> = {
+  ...draftEdits,
+  send: async (edit, next, { revision, key }, stored) => {
+    const { id } = stored.state;
+    const [what, body] = draftAddress(edit);
+    if (edit.kind === 'lock') {
+      await ask(patch, `/api/keymaps/${id}`, body, true);
+      return { revision: stored.state.revision, value: next };
+    }
+    const answer = await ask<DraftAnswer | DoneBefore>(
+      'POST',
+      `/api/keymaps/${id}/${what}`,
+      { revision, ...body },
+      true,
+      undefined,
+      key === undefined ? {} : { key },
+    );
+    if ('doneOn' in answer) return draftNow(answer.doneOn);
+    const value = followDraft(stored, answer, next);
+    return { revision: value.state.revision, value };
+  },
+  now: (stored) => draftNow(stored.state.id),
+  same: (one, other) => one.state.id === other.state.id,
+};
+
+/** Where an edit of a room is sent, and with what. */
+function roomAddress(program: string, edit: RoomEdit): readonly [address: string, body: object] {
+  switch (edit.kind) {
+    case 'step':
+      return [`/api/programs/${program}/room`, { title: edit.title, parts: edit.parts }];
+    case 'move':
+      return [`/api/programs/${program}/room/steps`, { cursor: edit.cursor }];
+    case 'switch':
+      return [`/api/workspaces/${edit.workspace}/switch`, {}];
+    case 'keep':
+      return [`/api/programs/${program}/workspaces`, { name: edit.name, owner: edit.owner, parts: edit.parts }];
+    case 'keep over':
+      return [`/api/workspaces/${edit.workspace}/keep`, { parts: edit.parts }];
+  }
+}
+
+/** How a person's room in a program stands, and what is kept there. */
+export const roomNow = async (program: string): Promise<Versioned<RoomView>> => {
+  const value = await ask<RoomView>('GET', `/api/programs/${program}/room`);
+  return { revision: value.state.revision, value };
+};
+
+export const roomWay = (program: string): Way<RoomView, RoomEdit> => ({
+  ...roomEdits,
+  send: async (edit, _, { revision, key }, stored) => {
+    const [address, body] = roomAddress(program, edit);
+    const given = { person: stored.state.person, revision, ...body };
+    const state = await ask<RoomState>('POST', address, given, true, undefined, key === undefined ? {} : { key });
+    // With a workspace the list of them has changed as well.
+    if (edit.kind === 'keep' || edit.kind === 'keep over') return roomNow(program);
+    return { revision: state.revision, value: { ...stored, state } };
+  },
+  now: () => roomNow(program),
+  same: (one, other) => one.state.person === other.state.person,
+});

@@ -30,7 +30,6 @@ import { colorAt } from '@/core/tryout/readPicture';
 import type { KeymapLink, KeymapView, RoomState, RoomView } from '@/core/view/views';
 import { sideOf } from '@/core/workspace/arrangement';
 import { bringOnTop } from '@/core/workspace/changePanels';
-import { TroubleDialog } from '../draft/TroubleDialog';
 import { Choice } from '../kit/Choice';
 import { Row } from '../kit/Row';
 import { useStable } from '../kit/useStable';
@@ -76,7 +75,7 @@ export function Tryout(given: Props) {
 
 function TryoutScreen({ view, links, hook }: Props & { hook: RoomHook }) {
   const { program, programSlug } = view;
-  const { roomView, actions } = hook;
+  const { roomView } = hook;
   const { room } = roomView.state;
   const { where, platform, settings } = useSettings();
   const draft = useMemo(() => draftOf(view), [view]);
@@ -328,7 +327,6 @@ function TryoutScreen({ view, links, hook }: Props & { hook: RoomHook }) {
         </div>
         <Ticker ticked={ticked} bench={bench} />
       </main>
-      <TroubleDialog trouble={hook.trouble} onClose={() => void actions.reload()} onReload={actions.reload} />
       {desk.dialog && (
         <ScreenDialog title={desk.dialog.name} onClose={() => show({ ...deskRef.current, dialog: null })}>
           <p>

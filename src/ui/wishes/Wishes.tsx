@@ -14,7 +14,6 @@ import type { KeymapLink, WishesView } from '@/core/view/views';
 import type { Ground } from '@/workers/planner';
 import { DraftPill } from '../draft/DraftPill';
 import { DraftTape } from '../draft/DraftTape';
-import { TroubleDialog } from '../draft/TroubleDialog';
 import { UndoRedo } from '../draft/UndoRedo';
 import { useDraft } from '../draft/useDraft';
 import { Segments } from '../kit/Segments';
@@ -47,7 +46,7 @@ export function Wishes({ wishes, links, initialShown }: Props) {
   const { view, elsewhere } = wishes;
   const { program, programSlug } = view;
   const { where, settings } = useSettings();
-  const { draft, trouble, dismiss, actions } = useDraft(view);
+  const { draft, actions } = useDraft(view);
   const [start] = useState(() => emptyList(where));
   const facts = useMemo(() => programFacts(program), [program]);
   // An edit of the factory keymap begins a keymap of its own; the list goes with it.
@@ -74,13 +73,13 @@ export function Wishes({ wishes, links, initialShown }: Props) {
   const planning = usePlan(ground, task);
   const fresh = planning.made?.task === task ? planning.made.answer : null;
 
-  const change = useCallback((values: Partial<WishList>): void => editList(values), [editList]);
+  const change = useCallback((values: Partial<WishList>): void => void editList(values), [editList]);
   const wish = useCallback(
-    (commands: readonly CommandId[], on: boolean): void => editList({ commands, on }),
+    (commands: readonly CommandId[], on: boolean): void => void editList({ commands, on }),
     [editList],
   );
   const tellUses = useCallback(
-    (command: CommandId, perDay: number | null): void => editUses({ uses: { [command]: perDay }, all: false }),
+    (command: CommandId, perDay: number | null): void => void editUses({ uses: { [command]: perDay }, all: false }),
     [editUses],
   );
 
@@ -179,7 +178,6 @@ export function Wishes({ wishes, links, initialShown }: Props) {
           }}
         />
       )}
-      <TroubleDialog trouble={trouble} onClose={dismiss} onReload={actions.reload} />
     </div>
   );
 }

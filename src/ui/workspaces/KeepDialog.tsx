@@ -14,7 +14,6 @@ import { DialogFrame } from '../kit/DialogFrame';
 import { FormField } from '../kit/FormField';
 import { Ticks } from '../kit/Ticks';
 import type { RoomActions } from '../room/useRoom';
-import { messageOf } from '../shell/api';
 import { Differences } from './Differences';
 
 type Props = {
@@ -48,13 +47,10 @@ export function KeepDialog({ roomView, nameOf, keymapName, actions, onClose }: P
     [over, state.room, parts, nameOf, keymapName],
   );
   const submit = form.handleSubmit(async (given) => {
-    try {
-      if (over) await actions.keepOver(over.id, given.parts);
-      else await actions.keep(given.name, given.owner, given.parts);
-      onClose();
-    } catch (error) {
-      form.setError('name', { message: messageOf(error) }, { shouldFocus: true });
-    }
+    const stored = over
+      ? await actions.keepOver(over.id, given.parts)
+      : await actions.keep(given.name, given.owner, given.parts);
+    if (stored) onClose();
   });
   const { errors, isSubmitting } = form.formState;
   return (

@@ -7,7 +7,6 @@ import { draftOf } from '@/core/keymap/draft';
 import type { CommandId } from '@/core/program/program';
 import type { KeymapLink, KeymapView, WorkspaceSummary, WorkspacesView } from '@/core/view/views';
 import { PART_WORDS, PARTS, type Part } from '@/core/workspace/room';
-import { TroubleDialog } from '../draft/TroubleDialog';
 import { useUndoKeys } from '../draft/useUndoKeys';
 import { Segments } from '../kit/Segments';
 import { replaceAddress } from '../kit/useBackCloses';
@@ -43,7 +42,7 @@ export function Workspaces({ given, links, initialShow, initialOpen }: Props) {
   const { persons } = given;
   const [view, setView] = useState(given.view);
   const { program, programSlug } = view;
-  const { roomView, trouble, actions } = useRoom(programSlug, given.roomView);
+  const { roomView, actions } = useRoom(programSlug, given.roomView);
   const { state } = roomView;
   const { room } = state;
   const draft = useMemo(() => draftOf(view), [view]);
@@ -176,7 +175,6 @@ export function Workspaces({ given, links, initialShow, initialOpen }: Props) {
             onClose={() => setOpen(null)}
           />
         )}
-        <TroubleDialog trouble={trouble} onClose={() => void actions.reload()} onReload={actions.reload} />
       </div>
     </RoomProvider>
   );

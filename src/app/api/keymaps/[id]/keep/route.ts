@@ -1,11 +1,11 @@
 import { idOf, revisionBody } from '@/schemas/requests';
-import { jsonBody, respond } from '@/server/respond';
+import { jsonBody, markOf, respond } from '@/server/respond';
 import { keepKeymap } from '@/server/useCases/editKeymap';
 
 /** Keeps the draft. */
 export function POST(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
   return respond(async () => {
     const body = revisionBody(await jsonBody(request));
-    return keepKeymap(idOf((await params).id), body.revision);
+    return keepKeymap(idOf((await params).id), { ...markOf(request), revision: body.revision });
   });
 }

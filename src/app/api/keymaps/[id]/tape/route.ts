@@ -1,11 +1,11 @@
 import { idOf, tapeBody } from '@/schemas/requests';
-import { jsonBody, respond } from '@/server/respond';
+import { jsonBody, markOf, respond } from '@/server/respond';
 import { moveOnTape } from '@/server/useCases/editKeymap';
 
 /** Goes to another place on the tape: undo and redo. */
 export function POST(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
   return respond(async () => {
     const body = tapeBody(await jsonBody(request));
-    return moveOnTape(idOf((await params).id), body.revision, body.cursor);
+    return moveOnTape(idOf((await params).id), { ...markOf(request), revision: body.revision }, body.cursor);
   });
 }

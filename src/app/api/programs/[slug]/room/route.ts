@@ -1,5 +1,5 @@
 import { roomStepBody } from '@/schemas/workspaces';
-import { jsonBody, respond } from '@/server/respond';
+import { jsonBody, markOf, respond } from '@/server/respond';
 import { editRoom, loadRoom } from '@/server/useCases/workspaces';
 
 type Given = { params: Promise<{ slug: string }> };
@@ -13,6 +13,6 @@ export function GET(_: Request, { params }: Given): Promise<Response> {
 export function POST(request: Request, { params }: Given): Promise<Response> {
   return respond(async () => {
     const { title, parts, ...at } = roomStepBody(await jsonBody(request));
-    return editRoom((await params).slug, at, title, parts);
+    return editRoom((await params).slug, { ...markOf(request), ...at }, title, parts);
   });
 }
