@@ -48,9 +48,9 @@ describe('names that every object has', () => {
     expect((await loadKeymapViewById(id)).bindings).toContainEqual([command, 'Alt+Shift+F9']);
     const groupNames = [['constructor', '__proto__']] as const;
     await keepSheet(id, 'toString', { ...DEFAULT_SHEET, groupNames });
-    expect((await loadSheets(slug, (await loadKeymapViewById(id)).draft.slug)).sheets[0]?.spec.groupNames).toEqual(
-      groupNames,
-    );
+    expect(
+      (await loadSheets(slug, (await loadKeymapViewById(id)).draft.slug)).sheets.value[0]?.spec.groupNames,
+    ).toEqual(groupNames);
     const csv = await sheetFile({ program: slug, keymap: 'factory-keys', as: 'csv', contents: 'all' });
     for (const name of NAMES) expect(csv.bytes.toString('utf8')).toContain(name);
     const file = await exportProgram(slug);

@@ -40,7 +40,7 @@ it('opens a file that an older version wrote, whole, and goes on with it', async
   const match = await loadMatch(program, keymap, null);
   expect(match.plan.value?.instead).toEqual([[view.program.commands[2]?.id, 'Alt+J']]);
   expect(match.said.value).toHaveLength(1);
-  expect((await loadSheets(program, keymap)).sheets.map((one) => one.name)).toEqual(['On the desk']);
+  expect((await loadSheets(program, keymap)).sheets.value.map((one) => one.name)).toEqual(['On the desk']);
   const wishes = await loadWishes(program, keymap);
   expect([wishes.list.value?.wishes.length, Object.keys(wishes.uses.value).length]).toEqual([15, 30]);
   await saveSettings({ lamp: 'bright' }, { revision: 0, key: 'the-first-edit' });

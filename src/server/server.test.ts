@@ -256,30 +256,34 @@ describe('what a program allows', () => {
     };
     const strict = { ...rules, sequences: false, forms: DEFAULT_FORMS };
     const facts = { contexts, rules: strict, commands: [...commands, added] };
-    const next = await editProgram(slug, revision, 'Forms', facts);
+    const next = await editProgram(slug, { revision }, 'Forms', facts);
     expect([next.program.commands.at(-1), next.lastStep, next.revision]).toEqual([added, 'Forms', revision + 1]);
-    await expect(editProgram(slug, revision, 'Late', facts)).rejects.toEqual(problem('changed elsewhere'));
+    await expect(editProgram(slug, { revision }, 'Late', facts)).rejects.toEqual(problem('changed elsewhere'));
     await expect(editKeymap(mine.id, 1, give('trim', 'W'))).rejects.toEqual(problem('not allowed'));
     await expect(editKeymap(mine.id, 1, give('trim', 'Mod+K Mod+S'))).rejects.toEqual(problem('not allowed'));
     expect((await editKeymap(mine.id, 1, give('my-script', 'F8'))).cursor).toBe(1);
     // Taken back, the command is gone; a keymap that gave it keys still opens, and has them for when it comes again.
-    await undoProgramStep(slug, next.revision);
+    await undoProgramStep(slug, { revision: next.revision });
     const { bindings, tape } = await loadKeymapView(slug, 'mine');
     expect([bindings.at(-1), tape.length]).toEqual([['my-script', 'F8'], 1]);
     const back = await loadProgramView(slug);
     expect([back.program, back.lastStep]).toEqual([program, null]);
     // One that has keys somewhere can't be taken out; one context contains all others.
     await expect(
-      editProgram(slug, back.revision, 'x', { contexts, rules, commands: commands.filter((one) => one.id !== 'undo') }),
+      editProgram(slug, { revision: back.revision }, 'x', {
+        contexts,
+        rules,
+        commands: commands.filter((one) => one.id !== 'undo'),
+      }),
     ).rejects.toEqual(problem('not allowed'));
     await expect(
-      editProgram(slug, back.revision, 'x', {
+      editProgram(slug, { revision: back.revision }, 'x', {
         contexts: [...contexts, { id: 'x', name: 'x', parent: null }],
         rules,
         commands,
       }),
     ).rejects.toEqual(problem('not valid'));
-    await expect(undoProgramStep(slug, back.revision)).rejects.toEqual(problem('not valid'));
+    await expect(undoProgramStep(slug, { revision: back.revision })).rejects.toEqual(problem('not valid'));
   });
 });
 

@@ -18,7 +18,7 @@ onDemoDatabase();
 const [PROGRAM, KEYMAP] = ['tarnlight', 'sheet-retouching'];
 const problem = (code: Problem['code'], message: RegExp) =>
   expect.objectContaining({ name: 'Problem', code, message: expect.stringMatching(message) });
-const kept = async () => (await loadSheets(PROGRAM, KEYMAP)).sheets;
+const kept = async () => (await loadSheets(PROGRAM, KEYMAP)).sheets.value;
 const csv = async (spec: Partial<SheetSpec>, keymap = KEYMAP): Promise<string[]> => {
   const query = sheetQuery({ ...DEFAULT_SHEET, ...spec });
   const { bytes } = await sheetFile({ ...query, program: PROGRAM, keymap, as: 'csv' });
@@ -30,21 +30,21 @@ describe('a sheet kept with a keymap', () => {
     const { view } = await loadSheets(PROGRAM, KEYMAP);
     const spec: SheetSpec = { ...DEFAULT_SHEET, form: 'card', notation: 'mac', groupNames: [['File', 'Files']] };
     await keepSheet(view.draft.id, 'For the bag', spec);
-    const [one, two] = await keepSheet(view.draft.id, 'For the bag', DEFAULT_SHEET);
+    const [one, two] = (await keepSheet(view.draft.id, 'For the bag', DEFAULT_SHEET)).value;
     expect(one?.slug).toBe('for-the-bag');
     expect(two?.slug).not.toBe(one?.slug);
     await closeDatabase();
     const [first, second] = await kept();
     expect(first).toMatchObject({ name: 'For the bag', putAway: false, spec });
     await changeSheet(first?.id ?? 0, { name: 'For the wall', spec: { ...spec, form: 'poster' } });
-    expect(await changeSheet(second?.id ?? 0, { putAway: true })).toEqual(await kept());
+    expect((await changeSheet(second?.id ?? 0, { putAway: true })).value).toEqual(await kept());
     expect((await kept()).map(({ name, putAway, spec: { form } }) => [name, putAway, form])).toEqual([
       ['For the wall', false, 'poster'],
       ['For the bag', true, 'desk'],
     ]);
     await changeSheet(second?.id ?? 0, { putAway: false });
     expect((await kept())[1]).toMatchObject({ slug: two?.slug, putAway: false, spec: DEFAULT_SHEET });
-    expect((await loadSheets(PROGRAM, 'factory-keys')).sheets).toEqual([]);
+    expect((await loadSheets(PROGRAM, 'factory-keys')).sheets.value).toEqual([]);
   });
 
   it('is refused where there is no such keymap or sheet', async () => {

@@ -35,7 +35,7 @@ export async function prepareTakes(): Promise<Takes> {
   const own = { name: 'Mine', owner: '', parts: [...PARTS] };
   const workspace = (await keepWorkspace(PROGRAM, await at(), own)).workspace ?? 0;
   await keepSheet(keymap, 'One page', SPEC);
-  const sheet = (await loadSheets(PROGRAM, KEYMAP)).sheets[0]?.id ?? 0;
+  const sheet = (await loadSheets(PROGRAM, KEYMAP)).sheets.value[0]?.id ?? 0;
   const takes = {
     'POST counterparts': async () => ({ program: PROGRAM, command, other: 'nibshore', counterpart: null }),
     'GET everything': nothing,

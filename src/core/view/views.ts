@@ -200,7 +200,7 @@ export type SheetsView = {
   readonly uses: Readonly<Record<CommandId, number>>;
   /** The program's other keymaps, to compare with. */
   readonly bases: readonly { readonly id: number; readonly slug: string; readonly name: string }[];
-  readonly sheets: readonly KeptSheet[];
+  readonly sheets: Versioned<readonly KeptSheet[]>;
 };
 
 /** A keymap that can be switched to, by its address. */

@@ -1,10 +1,21 @@
+import type { Transaction } from 'sequelize';
 import { outsideTree } from '../../core/program/contextsOverlap';
+import type { EditMark } from '../../core/sync/versioned';
 import type { ProgramView } from '../../core/view/views';
 import { Problem } from '../../schemas/problem';
 import { inTransaction, ofOneMoment } from '../database';
 import type { Facts } from '../models/programs';
+import { doneBefore, noteDone } from '../repositories/inStep';
 import { bindingsOfRow, factoryRow, listKeymaps, loadBindings } from '../repositories/keymaps';
-import { appendStep, findProgram, lastStep, loadProgram, undoStep, writeFacts } from '../repositories/programs';
+import {
+  appendStep,
+  findProgram,
+  lastStep,
+  loadProgram,
+  type StoredProgram,
+  undoStep,
+  writeFacts,
+} from '../repositories/programs';
 
 /** What a program says of itself. @throws Problem when there is none at this address. */
 export const loadProgramView = ofOneMoment(async function loadProgramView(slug: string): Promise<ProgramView> {
@@ -29,21 +40,44 @@ async function versionOf(programId: number): Promise<number> {
 }
 
 /**
+ * Does an edit of what a program says of itself if nobody has changed it since what the edit was made on, and once however
+ * often it is sent. @throws Problem "changed elsewhere" with how it stands `now`.
+ */
+async function editFacts(
+  slug: string,
+  { revision, key }: EditMark,
+  work: (stored: StoredProgram, transaction: Transaction) => Promise<void>,
+): Promise<ProgramView> {
+  await inTransaction(async (transaction) => {
+    if (await doneBefore(key, transaction)) return;
+    const row = await findProgram(slug, transaction);
+    const stored = await loadProgram(row, await versionOf(row.id), transaction);
+    if (stored.revision !== revision) {
+      const value = await loadProgramView(slug);
+      throw new Problem(
+        'changed elsewhere',
+        `What ${row.name} allows was changed in another window, so what you just did was not stored. It is shown as it is now; do it again if you still want it.`,
+        { now: { revision: value.revision, value } },
+      );
+    }
+    await work(stored, transaction);
+    await noteDone(key, transaction);
+  });
+  return loadProgramView(slug);
+}
+
+/**
  * Writes what a program says of itself, as one step that can be undone.
  * @throws Problem when it was changed elsewhere meanwhile, contradicts itself, or drops a command that has keys.
  */
-export async function editProgram(slug: string, revision: number, title: string, facts: Facts): Promise<ProgramView> {
+export async function editProgram(slug: string, mark: EditMark, title: string, facts: Facts): Promise<ProgramView> {
   refuseContradictions(facts);
-  const row = await findProgram(slug);
-  const versionId = await versionOf(row.id);
-  await inTransaction(async (transaction) => {
-    const stored = await loadProgram(row, versionId, transaction);
-    if (stored.revision !== revision) throw changedElsewhere(row.name);
-    const { contexts, rules, commands } = stored.program;
+  return editFacts(slug, mark, async ({ id, versionId, program }, transaction) => {
+    const { contexts, rules, commands } = program;
     const left = new Set(facts.commands.map((one) => one.id));
     const gone = commands.filter((one) => !left.has(one.id));
     if (gone.length > 0) {
-      for (const keymap of await listKeymaps(row.id, transaction)) {
+      for (const keymap of await listKeymaps(id, transaction)) {
         const { bindings } = await loadBindings(keymap.id, transaction);
         const used = gone.find((one) => bindings.has(one.id));
         if (used)
@@ -57,28 +91,16 @@ export async function editProgram(slug: string, revision: number, title: string,
     await writeFacts(versionId, facts, transaction);
     await appendStep(versionId, step, transaction);
   });
-  return loadProgramView(slug);
 }
 
 /** Takes the last step back. */
-export async function undoProgramStep(slug: string, revision: number): Promise<ProgramView> {
-  const row = await findProgram(slug);
-  const versionId = await versionOf(row.id);
-  await inTransaction(async (transaction) => {
-    if ((await loadProgram(row, versionId, transaction)).revision !== revision) throw changedElsewhere(row.name);
+export function undoProgramStep(slug: string, mark: EditMark): Promise<ProgramView> {
+  return editFacts(slug, mark, async ({ versionId }, transaction) => {
     const step = await lastStep(versionId, transaction);
     if (!step) throw new Problem('not valid', 'There is nothing left to undo here.');
     await writeFacts(versionId, step.before, transaction);
     await undoStep(versionId, step.number, transaction);
   });
-  return loadProgramView(slug);
-}
-
-function changedElsewhere(name: string): Problem {
-  return new Problem(
-    'changed elsewhere',
-    `What ${name} allows was changed in another window. Load it again, then make your step once more.`,
-  );
 }
 
 /** @throws Problem when contexts are no tree, or commands and rules speak of what is not there. */

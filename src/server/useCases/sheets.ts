@@ -8,15 +8,17 @@ import { makeSheet } from '../../core/sheet/makeSheet';
 import type { Face } from '../../core/sheet/measure';
 import { type Others, requestOf, sheetDataOf } from '../../core/sheet/requestOf';
 import type { SheetContents, SheetLayout } from '../../core/sheet/sheet';
+import type { SheetChange } from '../../core/sheet/sheetEdits';
 import { MOST_PROGRAMS, type SheetSpec } from '../../core/sheet/sheetSpec';
 import { type SideBySide, sideBySide } from '../../core/sheet/sideBySide';
 import { writeFragment, writePage } from '../../core/sheet/writeHtml';
 import { facesOf, writeSvg } from '../../core/sheet/writeSvg';
 import { writeCsv, writeMarkdown } from '../../core/sheet/writeText';
+import type { EditMark, Versioned } from '../../core/sync/versioned';
 import type { KeptSheet, SheetsView } from '../../core/view/views';
 import { type FileKind, sheetFileQuery, sheetOptions } from '../../schemas/sheets';
 import { now } from '../clock';
-import { inTransaction, ofOneMoment } from '../database';
+import { ofOneMoment } from '../database';
 import { loadUses } from '../repositories/advice';
 import { keymapById, listKeymaps, loadBindings } from '../repositories/keymaps';
 import { loadSaid } from '../repositories/match';
@@ -25,6 +27,7 @@ import { insertSheet, listSheets, sheetById, updateSheet } from '../repositories
 import { FACE_FILES } from '../sheets/fontFiles';
 import { writeSheetPdf } from '../sheets/writeSheetPdf';
 import { writeWorkbook } from '../sheets/writeWorkbook';
+import { editInStep, versioned } from './inStep';
 import { loadKeymapView } from './screens';
 import { loadSettings } from './settings';
 import { loadRoom } from './workspaces';
@@ -73,20 +76,19 @@ export const loadSheets = ofOneMoment(async function loadSheets(
     dressing: (await loadRoom(programSlug)).state.room.menus,
     uses: Object.fromEntries(await loadUses(program.id, view.draft.owner)),
     bases: keymaps.filter((one) => one.id !== view.draft.id).map(({ id, slug, name }) => ({ id, slug, name })),
-    sheets: await keptSheets(view.draft.id),
+    sheets: await versioned(keptWith(view.draft.id)),
   };
 });
 
 /** The sheets kept with a keymap, as they were made. */
-async function keptSheets(keymapId: number): Promise<readonly KeptSheet[]> {
-  return (await listSheets(keymapId)).map(({ id, slug, name, contents, putAwayAt }) => ({
-    id,
-    slug,
-    name,
-    putAway: putAwayAt !== null,
-    spec: contents,
-  }));
-}
+const keptWith = (keymapId: number) => ({
+  thing: `sheets ${keymapId}`,
+  what: 'The list of kept sheets was',
+  read: async (): Promise<readonly KeptSheet[]> =>
+    (await listSheets(keymapId)).map(({ id, slug, name, contents, putAwayAt }) => {
+      return { id, slug, name, putAway: putAwayAt !== null, spec: contents };
+    }),
+});
 
 type SheetFile = { readonly name: string; readonly type: string; readonly bytes: Buffer };
 
@@ -154,31 +156,34 @@ function fontsOf(layout: SheetLayout): ReadonlyMap<Face, string> {
 }
 
 /** Keeps a sheet with a keymap under a name. @returns all that are kept with it then. */
-export async function keepSheet(keymapId: number, name: string, spec: SheetSpec): Promise<readonly KeptSheet[]> {
-  await inTransaction(async (transaction) => {
+export function keepSheet(
+  keymapId: number,
+  name: string,
+  spec: SheetSpec,
+  mark: EditMark = {},
+): Promise<Versioned<readonly KeptSheet[]>> {
+  return editInStep(keptWith(keymapId), mark, async (transaction) => {
     await keymapById(keymapId, transaction);
     await insertSheet(keymapId, name, spec, transaction);
   });
-  return keptSheets(keymapId);
 }
 
 /** Renames a sheet, changes its choices, puts it away or back. @returns all that are kept with its keymap then. */
 export async function changeSheet(
   id: number,
-  wish: { readonly name?: string; readonly spec?: SheetSpec; readonly putAway?: boolean },
-): Promise<readonly KeptSheet[]> {
-  const keymapId = await inTransaction(async (transaction) => {
-    const sheet = await sheetById(id, transaction);
-    await updateSheet(
+  { name, spec, putAway }: SheetChange,
+  mark: EditMark = {},
+): Promise<Versioned<readonly KeptSheet[]>> {
+  const { keymapId } = await sheetById(id);
+  return editInStep(keptWith(keymapId), mark, (transaction) =>
+    updateSheet(
       id,
       {
-        ...(wish.name === undefined ? {} : { name: wish.name }),
-        ...(wish.spec === undefined ? {} : { contents: wish.spec }),
-        ...(wish.putAway === undefined ? {} : { putAwayAt: wish.putAway ? now() : null }),
+        ...(name === undefined ? {} : { name }),
+        ...(spec === undefined ? {} : { contents: spec }),
+        ...(putAway === undefined ? {} : { putAwayAt: putAway ? now() : null }),
       },
       transaction,
-    );
-    return sheet.keymapId;
-  });
-  return keptSheets(keymapId);
+    ),
+  );
 }

@@ -1,6 +1,5 @@
 'use client';
 
-import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Stack from '@mui/material/Stack';
@@ -11,13 +10,15 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
 import Link from 'next/link';
-import { useState } from 'react';
-import { FORMS, type Form, KIND_PLURALS, KINDS, type Program, type Rules } from '@/core/program/program';
+import { useMemo } from 'react';
+import { FORMS, type Form, KIND_PLURALS, KINDS, type Rules } from '@/core/program/program';
+import type { Facts, ProgramEdit } from '@/core/program/programEdits';
 import { entryOf } from '@/core/text/entryOf';
 import type { ProgramView } from '@/core/view/views';
 import { Tick } from '../kit/Tick';
-import { ask, messageOf } from '../shell/api';
 import { useNotice } from '../shell/Notices';
+import { useKept } from '../sync/useKept';
+import { programWay } from '../sync/ways';
 import { AddCommand } from './AddCommand';
 import styles from './allows.module.css';
 import { CommandList } from './CommandList';
@@ -25,7 +26,6 @@ import { Fixed } from './Fixed';
 import { Places } from './Places';
 import { Turns } from './Turns';
 
-export type Facts = Pick<Program, 'contexts' | 'rules' | 'commands'>;
 export type Step = (title: string, facts: Partial<Facts>) => Promise<boolean>;
 
 const FORM_WORDS: Readonly<Record<Form, string>> = {
@@ -36,24 +36,18 @@ const FORM_WORDS: Readonly<Record<Form, string>> = {
 };
 /** What a program says of itself, to be looked at and corrected. Each change is stored at once and can be undone. */
 export function Allows({ initial }: { initial: ProgramView }) {
-  const [view, setView] = useState(initial);
-  const [problem, setProblem] = useState('');
+  const way = useMemo(() => programWay(initial.slug), [initial.slug]);
+  const given = useMemo(() => ({ revision: initial.revision, value: initial }), [initial]);
+  const [view, edit] = useKept(`program ${initial.slug}`, given, way);
   const tell = useNotice();
   const { program, slug } = view;
   const { contexts, rules, commands } = program;
-  const send = async (address: string, body: object, said: string): Promise<boolean> => {
-    try {
-      setView(await ask<ProgramView>('POST', `/api/programs/${slug}/${address}`, { revision: view.revision, ...body }));
-      setProblem('');
-      tell(said);
-      return true;
-    } catch (error) {
-      setProblem(messageOf(error));
-      return false;
-    }
+  const send = async (what: ProgramEdit, said: string): Promise<boolean> => {
+    const stored = await edit(what);
+    if (stored) tell(said);
+    return stored;
   };
-  const step: Step = (title, facts) =>
-    send('facts', { title, facts: { contexts, rules, commands, ...facts } }, `${title}. Stored.`);
+  const step: Step = (title, facts) => send({ kind: 'facts', title, facts }, `${title}. Stored.`);
   const rule = (title: string, values: Partial<Rules>) => void step(title, { rules: { ...rules, ...values } });
   const menus = [...new Set(commands.map((one) => one.path[0] ?? ''))].filter((menu) => menu !== '');
   return (
@@ -65,7 +59,7 @@ export function Allows({ initial }: { initial: ProgramView }) {
         <Button
           variant="text"
           aria-disabled={view.lastStep === null}
-          onClick={() => view.lastStep !== null && void send('undo', {}, `Undone: ${view.lastStep}`)}
+          onClick={() => view.lastStep !== null && void send({ kind: 'undo' }, `Undone: ${view.lastStep}`)}
         >
           Undo{view.lastStep === null ? '' : `: ${view.lastStep}`}
         </Button>
@@ -75,7 +69,6 @@ export function Allows({ initial }: { initial: ProgramView }) {
       </header>
       {/* A long page is scrolled by keyboard as well */}
       <main className={`panes ${styles.allows}`} tabIndex={0}>
-        {problem && <Alert severity="error">{problem}</Alert>}
         <div className={styles.columns}>
           <Places contexts={contexts} commands={commands} step={step} />
           <Stack component="section" spacing={2} className="card" aria-labelledby="forms">

@@ -1,7 +1,8 @@
 'use client';
 
 import Button from '@mui/material/Button';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
+import type { SheetChange } from '@/core/sheet/sheetEdits';
 import { sheetQuery } from '@/core/sheet/sheetQuery';
 import type { SheetSpec } from '@/core/sheet/sheetSpec';
 import type { KeptSheet, SheetsView } from '@/core/view/views';
@@ -9,8 +10,9 @@ import { Row } from '../kit/Row';
 import { ActionsMenu } from '../parts/ActionsMenu';
 import { NameDialog } from '../parts/NameDialog';
 import { PutAway } from '../parts/PutAway';
-import { ask, messageOf } from '../shell/api';
 import { useNotice } from '../shell/Notices';
+import { useKept } from '../sync/useKept';
+import { sheetsWay } from '../sync/ways';
 
 type Props = {
   readonly given: SheetsView;
@@ -21,20 +23,17 @@ type Props = {
 /** The sheets kept with a keymap: shown again, kept over, renamed, put away and brought back. */
 export function KeptSheets({ given, spec, onShow }: Props) {
   const [naming, setNaming] = useState<'new' | KeptSheet | null>(null);
-  const [sheets, setSheets] = useState(given.sheets);
   const tell = useNotice();
   const { draft } = given.view;
+  const way = useMemo(() => sheetsWay(draft.id), [draft.id]);
+  const [sheets, edit] = useKept(`sheets ${draft.id}`, given.sheets, way);
   const kept = sheets.filter((one) => !one.putAway);
   const away = sheets.filter((one) => one.putAway);
   const now = written(spec);
   const stands = kept.find((one) => written(one.spec) === now);
-  const change = async (one: KeptSheet, body: object, said: string, undo?: object): Promise<void> => {
-    try {
-      setSheets(await ask<readonly KeptSheet[]>('PATCH', `/api/sheets/${one.id}`, body));
+  const change = async (one: KeptSheet, what: SheetChange, said: string, undo?: SheetChange): Promise<void> => {
+    if (await edit({ kind: 'change', id: one.id, change: what }))
       tell(said, undo && { words: 'Bring it back', run: () => void change(one, undo, `${one.name} is back.`) });
-    } catch (error) {
-      tell(messageOf(error));
-    }
   };
   return (
     <section aria-label="Kept sheets">
@@ -84,13 +83,13 @@ export function KeptSheets({ given, spec, onShow }: Props) {
           hint="It is kept with this keymap: its choices, not its lines, so that it follows what you change."
           onClose={() => setNaming(null)}
           onDone={async (name) => {
-            setSheets(
-              naming === 'new'
-                ? await ask<readonly KeptSheet[]>('POST', `/api/keymaps/${draft.id}/sheets`, { name, spec })
-                : await ask<readonly KeptSheet[]>('PATCH', `/api/sheets/${naming.id}`, { name }),
+            const one = naming;
+            const stored = await edit(
+              one === 'new' ? { kind: 'keep', name, spec } : { kind: 'change', id: one.id, change: { name } },
             );
+            if (!stored) return;
             setNaming(null);
-            tell(naming === 'new' ? `${name} is kept with ${draft.name}.` : `It is called ${name} now.`);
+            tell(one === 'new' ? `${name} is kept with ${draft.name}.` : `It is called ${name} now.`);
           }}
         />
       )}

@@ -5,13 +5,17 @@ import { DEFAULT_KEYBOARD } from '@/core/keyboard/usKeyboard';
 import { whereOf } from '@/core/keyboard/where';
 import { draftOf } from '@/core/keymap/draft';
 import { type DraftEdit, draftEdits } from '@/core/keymap/draftEdits';
+import { DEFAULT_RULES } from '@/core/program/program';
+import { type ProgramEdit, programEdits } from '@/core/program/programEdits';
 import { DEFAULT_SETTINGS } from '@/core/settings/settings';
+import { type SheetEdit, sheetEdits } from '@/core/sheet/sheetEdits';
+import { DEFAULT_SHEET } from '@/core/sheet/sheetSpec';
 import type { Edits } from '@/core/sync/sync';
 import type { EditMark, Versioned } from '@/core/sync/versioned';
 import { countEdits, fieldEdits, sayEdits, startingAs, tickEdits, wishEdits } from '@/core/sync/ways';
 import { sampleProgram } from '@/core/testing/sampleProgram';
 import { EMPTY_PLAN } from '@/core/transfer/matchPlan';
-import type { RoomView } from '@/core/view/views';
+import type { KeptSheet, ProgramView, RoomView } from '@/core/view/views';
 import { FACTORY_APPEARANCE } from '@/core/workspace/appearance';
 import { factoryRoom } from '@/core/workspace/room';
 import { type RoomEdit, roomEdits } from '@/core/workspace/roomEdits';
@@ -51,6 +55,13 @@ const ROOM: RoomView = {
   workspaces: [],
   keymaps: [],
   icons: {},
+};
+const PROGRAM_VIEW: ProgramView = {
+  slug: 'p',
+  revision: 0,
+  program: sampleProgram,
+  factoryKeys: {},
+  lastStep: null,
 };
 const LIST = emptyList(whereOf(DEFAULT_KEYBOARD));
 
@@ -117,6 +128,40 @@ const KINDS: Readonly<Record<string, Kind>> = {
       ),
       fc.nat(2).map((cursor): RoomEdit => ({ kind: 'move', cursor })),
     ),
+  ),
+  'what a program says of itself': kind(
+    PROGRAM_VIEW,
+    programEdits,
+    fc.oneof(
+      fc.boolean().map(
+        (shadow): ProgramEdit => ({
+          kind: 'facts',
+          title: `Narrower ${shadow}`,
+          facts: { rules: { ...DEFAULT_RULES, shadow } },
+        }),
+      ),
+      some.map(
+        (left): ProgramEdit => ({
+          kind: 'facts',
+          title: 'Commands',
+          facts: { commands: sampleProgram.commands.filter((one) => left.some((each) => each === one.id)) },
+        }),
+      ),
+    ),
+  ),
+  'kept sheets': kind(
+    [1, 2].map((id): KeptSheet => ({ id, slug: `${id}`, name: `${id}`, putAway: false, spec: DEFAULT_SHEET })),
+    sheetEdits,
+    fc
+      .tuple(
+        fc.constantFrom(1, 2),
+        fc.oneof(
+          fc.record({ name }),
+          fc.record({ putAway: fc.boolean() }),
+          fc.constantFrom('poster' as const, 'card' as const).map((form) => ({ spec: { ...DEFAULT_SHEET, form } })),
+        ),
+      )
+      .map(([id, change]): SheetEdit => ({ kind: 'change', id, change })),
   ),
   settings: kind(
     DEFAULT_SETTINGS,

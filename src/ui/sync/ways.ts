@@ -2,8 +2,10 @@ import type { WishList } from '@/core/advice/wishList';
 import type { Said } from '@/core/counterpart/knownPairs';
 import { type Draft, draftOf, followDraft } from '@/core/keymap/draft';
 import { type DraftEdit, draftEdits } from '@/core/keymap/draftEdits';
+import { type ProgramEdit, programEdits } from '@/core/program/programEdits';
 import type { Settings } from '@/core/settings/settings';
-import type { Versioned } from '@/core/sync/versioned';
+import { type SheetEdit, sheetEdits } from '@/core/sheet/sheetEdits';
+import type { EditMark, Versioned } from '@/core/sync/versioned';
 import {
   type CountEdit,
   countEdits,
@@ -17,12 +19,22 @@ import {
   wishEdits,
 } from '@/core/sync/ways';
 import type { MatchPlan } from '@/core/transfer/matchPlan';
-import type { DoneBefore, DraftAnswer, KeymapView, RoomState, RoomView } from '@/core/view/views';
+import type {
+  DoneBefore,
+  DraftAnswer,
+  KeptSheet,
+  KeymapView,
+  ProgramView,
+  RoomState,
+  RoomView,
+} from '@/core/view/views';
 import { type RoomEdit, roomEdits } from '@/core/workspace/roomEdits';
 import { ask } from '../shell/api';
 import type { Way } from './createKept';
 
 const patch = 'PATCH' as const;
+/** The mark of an edit whose body says itself what it was made on. */
+const keyed = (key: string | undefined): EditMark => (key === undefined ? {} : { key });
 
 export const ticksWay = (keymap: number, from: number): Way<readonly string[], TickEdit> => ({
   ...tickEdits,
@@ -96,7 +108,7 @@ export const draftWay: Way<Draft, DraftEdit> = {
       { revision, ...body },
       true,
       undefined,
-      key === undefined ? {} : { key },
+      keyed(key),
     );
     if ('doneOn' in answer) return draftNow(answer.doneOn);
     const value = followDraft(stored, answer, next);
@@ -133,11 +145,33 @@ export const roomWay = (program: string): Way<RoomView, RoomEdit> => ({
   send: async (edit, _, { revision, key }, stored) => {
     const [address, body] = roomAddress(program, edit);
     const given = { person: stored.state.person, revision, ...body };
-    const state = await ask<RoomState>('POST', address, given, true, undefined, key === undefined ? {} : { key });
+    const state = await ask<RoomState>('POST', address, given, true, undefined, keyed(key));
     // With a workspace the list of them has changed as well.
     if (edit.kind === 'keep' || edit.kind === 'keep over') return roomNow(program);
     return { revision: state.revision, value: { ...stored, state } };
   },
   now: () => roomNow(program),
   same: (one, other) => one.state.person === other.state.person,
+});
+
+export const programWay = (slug: string): Way<ProgramView, ProgramEdit> => ({
+  ...programEdits,
+  send: async (edit, { program }, { revision, key }) => {
+    const { contexts, rules, commands } = program;
+    const [what, body] =
+      edit.kind === 'undo'
+        ? ['undo', { revision }]
+        : ['facts', { revision, title: edit.title, facts: { contexts, rules, commands } }];
+    const address = `/api/programs/${slug}/${what}`;
+    const value = await ask<ProgramView>('POST', address, body, true, undefined, keyed(key));
+    return { revision: value.revision, value };
+  },
+});
+
+export const sheetsWay = (keymap: number): Way<readonly KeptSheet[], SheetEdit> => ({
+  ...sheetEdits,
+  send: (edit, _, mark) =>
+    edit.kind === 'keep'
+      ? ask('POST', `/api/keymaps/${keymap}/sheets`, { name: edit.name, spec: edit.spec }, true, undefined, mark)
+      : ask(patch, `/api/sheets/${edit.id}`, edit.change, true, undefined, mark),
 });
