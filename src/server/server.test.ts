@@ -463,12 +463,12 @@ describe('match', () => {
     expect(match.view.bindings).toContainEqual(['patch', 'Q']);
     expect(match.view.tape).toEqual([ticket]);
     expect(match.theirs?.draft.id).toBe(source.draft.id);
-    expect(match.derivation?.derived).toEqual(match.view.bindings);
-    expect(match.derivation?.theirs).toEqual(source.bindings);
+    expect(match.derivation.value?.derived).toEqual(match.view.bindings);
+    expect(match.derivation.value?.theirs).toEqual(source.bindings);
     // The one it was made from is as it was.
     expect((await loadKeymapView(one.slug, 'mine')).bindings).not.toContainEqual(['patch', 'Q']);
     await saveDerivation(made.id, { plan: EMPTY_PLAN, derived: [], theirs: [] });
-    expect((await loadMatch(one.slug, made.slug, null)).derivation?.derived).toEqual([]);
+    expect((await loadMatch(one.slug, made.slug, null)).derivation.value?.derived).toEqual([]);
     await expect(saveDerivation(one.mine.id, { plan: EMPTY_PLAN, derived: [], theirs: [] })).rejects.toEqual(
       problem('not found'),
     );

@@ -16,6 +16,12 @@ export const fieldEdits = <Value extends object>(): Edits<Value, Partial<Value>>
     ),
 });
 
+/** Edits that write a thing as a whole: they meet whatever was made of it elsewhere, unless it is the same. */
+export const wholeEdits = <Value>(): Edits<Value, Value> => ({
+  apply: (_, edit) => edit,
+  meets: (edit, before, now) => !sameData(before, now) && !sameData(edit, now),
+});
+
 /** A thing that may not be there yet, edited as what it begins as. */
 export const startingAs = <Value, Edit>(start: Value, edits: Edits<Value, Edit>): Edits<Value | null, Edit> => ({
   apply: (value, edit) => edits.apply(value ?? start, edit),

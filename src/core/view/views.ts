@@ -80,7 +80,7 @@ export type MatchView = {
   readonly usesThere: Readonly<Record<CommandId, number>>;
   readonly plan: Versioned<MatchPlan | null>;
   /** Where the keymap was derived from the other. */
-  readonly derivation: Derivation | null;
+  readonly derivation: Versioned<Derivation | null>;
 };
 /** Several keymaps to be compared at once, and what was said of counterparts. */
 export type ProgramsView = Pick<MatchView, 'said' | 'programNames'> & {

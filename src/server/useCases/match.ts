@@ -47,7 +47,7 @@ export const loadMatch = ofOneMoment(async function loadMatch(
     programNames: Object.fromEntries(programs.map((one) => [one.slug, one.name])),
     uses: Object.fromEntries(await loadUses((await findProgram(programSlug)).id, owner)),
   };
-  if (!source) return { ...base, theirs: null, usesThere: {}, plan: { revision: 0, value: null }, derivation: null };
+  if (!source) return { ...base, theirs: null, usesThere: {}, plan: NONE, derivation: NONE };
   const there = await findProgram(source.programSlug);
   const told = await loadUses(there.id, source.draft.owner);
   return {
@@ -55,7 +55,7 @@ export const loadMatch = ofOneMoment(async function loadMatch(
     theirs: source,
     usesThere: Object.fromEntries(told.size > 0 ? told : await loadUses(there.id, owner)),
     plan: await versioned(planOf(id, source.draft.id)),
-    derivation: came?.sourceId === source.draft.id ? came.contents : null,
+    derivation: came?.sourceId === source.draft.id ? await versioned(derivationOf(id)) : NONE,
   };
 });
 
@@ -107,6 +107,14 @@ export async function sayCounterpart(
   return editInStep(SAID, mark, (transaction) => writeSaid(program.id, command, other.id, counterpart, transaction));
 }
 
+const NONE = { revision: 0, value: null };
+/** Where a keymap was derived from another. */
+const derivationOf = (keymapId: number) => ({
+  thing: `derivation ${keymapId}`,
+  what: 'What this keymap was derived from was',
+  read: async (): Promise<Derivation | null> => (await loadDerivation(keymapId))?.contents ?? null,
+});
+
 /** Makes a new keymap from another as its draft stands and one ticket, and remembers where it came from. */
 export function deriveKeymap(
   baseId: number,
@@ -139,10 +147,16 @@ export function deriveKeymap(
 }
 
 /** Remembers that a keymap was derived again: what it was derived to, and what the source was then. */
-export async function saveDerivation(keymapId: number, derivation: Derivation): Promise<void> {
-  const came = await loadDerivation(keymapId);
-  if (!came) throw new Problem('not found', 'This keymap was not derived from another.');
-  await inTransaction((transaction) => writeDerivation(keymapId, came.sourceId, derivation, transaction));
+export function saveDerivation(
+  keymapId: number,
+  derivation: Derivation,
+  mark: EditMark = {},
+): Promise<Versioned<Derivation | null>> {
+  return editInStep(derivationOf(keymapId), mark, async (transaction) => {
+    const came = await loadDerivation(keymapId);
+    if (!came) throw new Problem('not found', 'This keymap was not derived from another.');
+    await writeDerivation(keymapId, came.sourceId, derivation, transaction);
+  });
 }
 
 /** The keymaps asked for, else the one used last of every program on the Shelf, to be compared all at once. */

@@ -15,7 +15,7 @@ import { type Row as KeyRow, rowsOf } from '@/core/keymap/keymap';
 import type { CommandId } from '@/core/program/program';
 import { counted, type Sentence } from '@/core/text/sentence';
 import { describeTransferLine } from '@/core/transfer/describeTransferLine';
-import { type Derivation, EMPTY_PLAN, type MatchPlan } from '@/core/transfer/matchPlan';
+import { EMPTY_PLAN, type MatchPlan } from '@/core/transfer/matchPlan';
 import type { ChoiceKind } from '@/core/transfer/transferTypes';
 import type { DraftState, KeymapLink, KeymapView, MatchView } from '@/core/view/views';
 import type { MatchTask } from '@/workers/matcher';
@@ -30,13 +30,12 @@ import { replaceAddress } from '../kit/useBackCloses';
 import { useStable } from '../kit/useStable';
 import { KeymapPicker } from '../parts/KeymapPicker';
 import { NameDialog } from '../parts/NameDialog';
-import { useStore } from '../parts/useStore';
 import { ask } from '../shell/api';
 import { useNotice } from '../shell/Notices';
 import { useSettings } from '../shell/SettingsContext';
 import { useKept } from '../sync/useKept';
 import { useOfKeymap } from '../sync/useOfKeymap';
-import { planWay, saidWay } from '../sync/ways';
+import { derivationWay, planWay, saidWay } from '../sync/ways';
 import { CounterpartDialog } from './CounterpartDialog';
 import { DerivedBanner } from './DerivedBanner';
 import { KnockOns } from './KnockOns';
@@ -67,12 +66,16 @@ export function Match({ match, links, initialShown }: Props) {
   const [said, editSaid] = useKept('counterparts', match.said, saidWay);
   const keymapId = state.id;
   const sourceId = their.state.id;
-  const [start] = useState<MatchPlan>(() => match.derivation?.plan ?? EMPTY_PLAN);
+  const [start] = useState<MatchPlan>(() => match.derivation.value?.plan ?? EMPTY_PLAN);
   const [given, editPlan] = useOfKeymap(`match ${sourceId}`, keymapId, match.plan, (id) =>
     planWay(id, sourceId, start),
   );
   const plan = given ?? start;
-  const [derivation, setDerivation] = useState<Derivation | null>(match.derivation);
+  const [derivation, noteDerived] = useKept(
+    `derivation ${keymapId} ${sourceId}`,
+    match.derivation,
+    useMemo(() => derivationWay(keymapId), [keymapId]),
+  );
   const [shown, setShown] = useState<Shown | null>(initialShown);
   const [pairing, setPairing] = useState<MatchRow | null>(null);
   const [pressing, setPressing] = useState<MatchRow | null>(null);
@@ -107,7 +110,6 @@ export function Match({ match, links, initialShown }: Props) {
   );
   const at: Shown = shown ?? (rows && rows.carries.length === 0 && rows.check.length > 0 ? 'check' : 'carries');
 
-  const store = useStore();
   const change = editPlan;
   const choose = useStable((mine: CommandId, kind: ChoiceKind | null, chord?: ChordText): void => {
     const left = plan.choices.filter(([id]) => id !== mine);
@@ -146,10 +148,6 @@ export function Match({ match, links, initialShown }: Props) {
     });
     tell(`“${made.name}” is derived from ${there}. Correct what you like; it can be derived again.`);
     router.push(likeAddress(programSlug, made.slug, theirs.programSlug, their.state.slug));
-  };
-  const noteDerived = (next: Derivation): void => {
-    setDerivation(next);
-    store('PATCH', `/api/keymaps/${state.id}/derivation`, next);
   };
   const nameOf = useCallback((one: CommandId) => facts.commands.get(one)?.name ?? one, [facts]);
   const knockOns = useMemo(
@@ -224,7 +222,7 @@ export function Match({ match, links, initialShown }: Props) {
                   locked={state.locked}
                   nameOf={nameOf}
                   onEdit={actions.edit}
-                  onNote={noteDerived}
+                  onNote={(next) => void noteDerived(next)}
                 />
               )}
               <Filters at={at} rows={rows} onShow={setShown} />

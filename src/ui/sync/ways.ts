@@ -16,9 +16,10 @@ import {
   type TickEdit,
   tickEdits,
   type WishEdit,
+  wholeEdits,
   wishEdits,
 } from '@/core/sync/ways';
-import type { MatchPlan } from '@/core/transfer/matchPlan';
+import type { Derivation, MatchPlan } from '@/core/transfer/matchPlan';
 import type {
   DoneBefore,
   DraftAnswer,
@@ -59,6 +60,11 @@ export const planWay = (
   ...startingAs(start, fieldEdits<MatchPlan>()),
   send: (_, plan, mark) =>
     ask(patch, `/api/keymaps/${keymap}/match`, { source, plan: plan ?? start }, true, undefined, mark),
+});
+
+export const derivationWay = (keymap: number): Way<Derivation | null, Derivation | null> => ({
+  ...wholeEdits<Derivation | null>(),
+  send: (edit, _, mark) => ask(patch, `/api/keymaps/${keymap}/derivation`, edit ?? {}, true, undefined, mark),
 });
 
 export const saidWay: Way<readonly Said[], SayEdit> = {
