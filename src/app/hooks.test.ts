@@ -243,6 +243,32 @@ describe('a draft on a screen', () => {
     expect([has(command), has(other)]).toEqual([['Alt+Shift+F11'], ['Alt+Shift+F12']]);
   });
 
+  it('has the newest 200 tickets at first, goes back beyond them, and has all of them when asked', async () => {
+    serve();
+    const { view, id } = await fresh();
+    const [command] = view.program.commands.filter((one) => one.kind === 'menu item');
+    let [revision, before] = [view.draft.revision, bindingsOf(draftOf(view).keymap, command?.id ?? '')];
+    for (let i = 0; i < 203; i++) {
+      const after = [{ chord: `Alt+Shift+F${(i % 12) + 1}` }];
+      const ticket = { title: `${i + 1}`, changes: [{ command: command?.id ?? '', before, after }] };
+      ({ revision } = await editKeymap(id, revision, ticket));
+      before = after;
+    }
+    const given = await loadKeymapViewById(id);
+    expect([given.tape.length, given.earlier]).toEqual([200, view.tape.length + 3]);
+    const { result } = shown(() => useDraft(given));
+    const start = view.tape.length;
+    await act(async () => expect(await result.current.actions.goTo(() => start + 2)).toBe(true));
+    const stored = draftOf(await loadKeymapViewById(id));
+    expect(plain(result.current.draft.keymap)).toEqual(plain(stored.keymap));
+    await act(async () => void (await result.current.actions.whole()));
+    const titles = result.current.draft.tape.map((one) => one.title).slice(start);
+    expect(titles).toEqual(Array.from({ length: 203 }, (_, i) => `${i + 1}`));
+    expect(result.current.draft.earlier).toBe(0);
+    await act(async () => expect(await result.current.actions.goTo(() => start + 1)).toBe(true));
+    expect(bindingsOf(result.current.draft.keymap, command?.id ?? '')).toEqual([{ chord: 'Alt+Shift+F1' }]);
+  });
+
   it('of the factory keymap becomes a keymap of one’s own with the first edit, and goes on with that', async () => {
     serve();
     const view = await loadKeymapView(PROGRAM, 'factory-keys');

@@ -59,6 +59,7 @@ export async function prepareTakes(): Promise<Takes> {
       return { revision: draft.revision, ticket: { title: 'A step', changes: [{ command, before, after }] } };
     },
     'GET keymaps/[id]/history': nothing,
+    'GET keymaps/[id]/tape': nothing,
     'POST keymaps/[id]/keep': revision,
     'POST keymaps/[id]/keep-as-new': async () => ({ ...(await revision()), name: 'Kept', owner: '' }),
     'PATCH keymaps/[id]/match': async () => ({ source: other, plan: EMPTY_PLAN }),

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { sampleProgram } from '../testing/sampleProgram';
 import type { DraftState, KeymapView } from '../view/views';
-import { type Draft, draftOf, followDraft } from './draft';
+import { type Draft, draftOf, followDraft, tapeLengthOf, withWholeTape } from './draft';
 import { BACK_TO_KEPT, type DraftEdit, draftEdits, foresee } from './draftEdits';
 import { rowsOf } from './keymap';
 import { applyTicket, type Change, type Ticket } from './ticket';
@@ -34,6 +34,7 @@ const view = (values: Partial<DraftState> = {}): KeymapView => ({
   toKept: [change(['F3'], ['F2'])],
   toFactory: [change(['F3'], ['Mod+Z'])],
   tape: [ticket(change(['F2'], ['F3'])), ticket(change(['F3'], ['F4']))],
+  earlier: 0,
 });
 
 describe('a draft on screen', () => {
@@ -81,6 +82,20 @@ describe('a draft on screen', () => {
     ]);
     const other = followDraft(draft, { ...answer, changes: [change(['F3'], ['F8'])] }, foreseen);
     expect(rowsOf(other.keymap)).toEqual([['undo', 'F8']]);
+  });
+
+  it('goes along a tape of which only the newest tickets are here, and tells the place where it goes beyond them', () => {
+    const draft = draftOf({ ...view({ cursor: 11 }), earlier: 10 });
+    expect(tapeLengthOf(draft)).toBe(12);
+    const forth = draftEdits.apply(draft, { kind: 'move', cursor: 12 });
+    expect([rowsOf(forth.keymap), forth.state.cursor, forth.earlier]).toEqual([[['undo', 'F4']], 12, 10]);
+    const back = draftEdits.apply(draft, { kind: 'move', cursor: 3 });
+    expect([rowsOf(back.keymap), back.state.cursor]).toEqual([[['undo', 'F3']], 3]);
+    const next = ticket(change(['F3'], ['F9']));
+    const after = draftEdits.apply(back, { kind: 'ticket', ticket: next });
+    expect([after.tape, after.earlier, tapeLengthOf(after)]).toEqual([[next], 3, 4]);
+    const all = Array.from({ length: 12 }, () => next);
+    expect(tapeLengthOf(withWholeTape(draft, all))).toBe(12);
   });
 
   it('stays as it is where what is asked does not fit it, or can’t be told before the server says it', () => {

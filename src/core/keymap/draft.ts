@@ -8,8 +8,17 @@ export type Draft = {
   readonly keymap: Keymap;
   readonly kept: Keymap;
   readonly factory: Keymap;
+  /** The newest tickets of the tape, undone ones among them. */
   readonly tape: readonly Ticket[];
+  /** So many tickets came before these, which are read when they are asked for. */
+  readonly earlier: number;
 };
+
+/** How many tickets the whole tape of a draft has, applied ones and undone ones. */
+export const tapeLengthOf = ({ tape, earlier }: Pick<Draft, 'tape' | 'earlier'>): number => earlier + tape.length;
+
+/** The draft with all of its tape. @param all every ticket there is. */
+export const withWholeTape = (draft: Draft, all: readonly Ticket[]): Draft => ({ ...draft, tape: all, earlier: 0 });
 
 /** The draft that a view of the server describes. */
 export function draftOf(view: KeymapView): Draft {
@@ -20,6 +29,7 @@ export function draftOf(view: KeymapView): Draft {
     kept: applyTicket(keymap, { title: '', changes: view.toKept }),
     factory: applyTicket(keymap, { title: '', changes: view.toFactory }),
     tape: view.tape,
+    earlier: view.earlier,
   };
 }
 
@@ -30,12 +40,15 @@ export function draftOf(view: KeymapView): Draft {
 export function followDraft(draft: Draft, { state, changes, tape, keeps }: DraftAnswer, foreseen?: Draft): Draft {
   const as = foreseen && agrees(foreseen, state, changes) ? foreseen : null;
   const keymap = as?.keymap ?? applyTicket(draft.keymap, { title: '', changes });
-  const tickets = [...draft.tape.slice(0, tape.stays), ...(tape.added ? [{ ...tape.added, changes }] : [])];
+  const earlier = Math.min(draft.earlier, tape.stays);
+  const stays = draft.tape.slice(0, tape.stays - earlier);
+  const tickets = tape.added ? [...stays, { ...tape.added, changes }] : stays;
   return {
     ...draft,
     state,
     keymap,
     kept: keeps ? keymap : draft.kept,
+    earlier,
     tape: as && sameTitles(as.tape, tickets) ? as.tape : tickets,
   };
 }

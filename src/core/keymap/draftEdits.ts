@@ -1,7 +1,7 @@
 import type { Edits } from '../sync/sync';
 import type { DraftAnswer } from '../view/views';
 import { compareKeymaps } from './compareKeymaps';
-import { type Draft, followDraft } from './draft';
+import { type Draft, followDraft, tapeLengthOf } from './draft';
 import { bindingsOf, sameBindings } from './keymap';
 import { invertTicket, replayTickets, type Ticket } from './ticket';
 
@@ -40,9 +40,9 @@ export const draftEdits: Edits<Draft, DraftEdit> = {
  * does not fit the draft and will be refused.
  */
 export function foresee(draft: Draft, edit: DraftEdit): DraftAnswer | null {
-  const { state, tape } = draft;
+  const { state } = draft;
   const next = { ...state, revision: state.revision + 1 };
-  const same = { changes: [], tape: { stays: tape.length, added: null }, keeps: false };
+  const same = { changes: [], tape: { stays: tapeLengthOf(draft), added: null }, keeps: false };
   switch (edit.kind) {
     case 'ticket':
       return fits(draft, edit.ticket) ? withTicket(draft, edit.ticket) : null;
@@ -92,16 +92,19 @@ function withTicket({ state }: Draft, { changes, ...added }: Ticket): DraftAnswe
   };
 }
 
-function moved({ state, tape, keymap }: Draft, cursor: number): DraftAnswer | null {
-  if (cursor < 0 || cursor > tape.length || state.locked) return null;
-  const between = tape.slice(Math.min(cursor, state.cursor), Math.max(cursor, state.cursor));
+/** Somewhere else on the tape. Where tickets in between are not here, only the place is known before the answer. */
+function moved(draft: Draft, cursor: number): DraftAnswer | null {
+  const { state, tape, earlier, keymap } = draft;
+  if (cursor < 0 || cursor > tapeLengthOf(draft) || state.locked) return null;
+  const from = Math.min(cursor, state.cursor) - earlier;
+  const between = from < 0 ? [] : tape.slice(from, Math.max(cursor, state.cursor) - earlier);
   const steps = cursor < state.cursor ? [...between].reverse().map(invertTicket) : between;
   const touched = new Set(between.flatMap((ticket) => ticket.changes.map((one) => one.command)));
   const to = replayTickets(keymap, steps);
   return {
     state: { ...state, revision: state.revision + 1, cursor },
     changes: compareKeymaps(keymap, to).filter((one) => touched.has(one.command)),
-    tape: { stays: tape.length, added: null },
+    tape: { stays: tapeLengthOf(draft), added: null },
     keeps: false,
   };
 }

@@ -53,7 +53,10 @@ export type KeymapView = {
   readonly spares: readonly CommandId[];
   readonly toKept: readonly Change[];
   readonly toFactory: readonly Change[];
+  /** The newest tickets of the tape, undone ones among them. */
   readonly tape: readonly Ticket[];
+  /** So many came before these. */
+  readonly earlier: number;
 };
 
 /** What advice on a keymap knows of the person besides it: uses a day as told, and their keys in other programs. */

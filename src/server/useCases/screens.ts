@@ -1,6 +1,7 @@
 import { compareKeymaps } from '../../core/keymap/compareKeymaps';
 import { inBrief } from '../../core/keymap/inBrief';
 import { type Row, rowsOf } from '../../core/keymap/keymap';
+import type { Ticket } from '../../core/keymap/ticket';
 import type { KeptVersion, KeymapLink, KeymapSummary, KeymapView, ProgramSummary } from '../../core/view/views';
 import { Problem } from '../../schemas/problem';
 import { now } from '../clock';
@@ -13,6 +14,7 @@ import {
   listKept,
   loadKept,
   loadTape,
+  tapeLength,
   updateKeymap,
 } from '../repositories/keymaps';
 import {
@@ -156,7 +158,7 @@ async function viewOf(programRow: ProgramRow, row: KeymapRow): Promise<KeymapVie
     bindingsOfRow(row),
     loadKept(row.id),
     factoryOf(row),
-    loadTape(row.id),
+    newestTickets(row.id),
   ]);
   return {
     programSlug: programRow.slug,
@@ -166,9 +168,22 @@ async function viewOf(programRow: ProgramRow, row: KeymapRow): Promise<KeymapVie
     spares: [...keymap.spares],
     toKept: compareKeymaps(keymap, kept.keymap),
     toFactory: compareKeymaps(keymap, factory),
-    tape,
+    ...tape,
   };
 }
+
+/** So many tickets of a tape a page is given at first. */
+const NEWEST = 200;
+
+async function newestTickets(id: number): Promise<Pick<KeymapView, 'tape' | 'earlier'>> {
+  const earlier = Math.max(0, (await tapeLength(id)) - NEWEST);
+  return { tape: await loadTape(id, undefined, earlier), earlier };
+}
+
+/** The whole tape of a keymap. @throws Problem when there is no such keymap. */
+export const loadWholeTape = ofOneMoment(async function loadWholeTape(id: number): Promise<readonly Ticket[]> {
+  return loadTape((await keymapById(id)).id);
+});
 
 /** Every kept version of a keymap, the newest first, with what each changed. */
 export const loadHistory = ofOneMoment(async function loadHistory(id: number): Promise<KeptVersion[]> {

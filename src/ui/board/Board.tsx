@@ -10,6 +10,7 @@ import { buildClashIndex, programFacts } from '@/core/clash/clashIndex';
 import { type Judged, judge } from '@/core/clash/judge';
 import { neighborsOf } from '@/core/finder/finderRows';
 import { dropKeys, markKeys, markSpare } from '@/core/keymap/changeKeys';
+import { tapeLengthOf } from '@/core/keymap/draft';
 import { bindingsOf } from '@/core/keymap/keymap';
 import { trimTicket } from '@/core/keymap/ticket';
 import type { Command, CommandId } from '@/core/program/program';
@@ -263,8 +264,14 @@ export function Board({ view, advice, links, initialCommand, initialShown }: Pro
     },
     [facts, place, where, actions, tell],
   );
-  const pull = (position: number): void =>
-    askToPull(position, { draft, place, edit: (ticket) => void actions.edit(ticket), ask: setQuestion, tell });
+  const pull = (position: number): Promise<void> =>
+    askToPull(position, {
+      whole: actions.whole,
+      place,
+      edit: (ticket) => void actions.edit(ticket),
+      ask: setQuestion,
+      tell,
+    });
   const leave = (): void => {
     if (proposed === null) search.current?.focus();
     setProposed(null);
@@ -275,7 +282,9 @@ export function Board({ view, advice, links, initialCommand, initialShown }: Pro
   );
   const redo = useCallback(
     () =>
-      void (draftRef.current.state.cursor < draftRef.current.tape.length && actions.goTo((state) => state.cursor + 1)),
+      void (
+        draftRef.current.state.cursor < tapeLengthOf(draftRef.current) && actions.goTo((state) => state.cursor + 1)
+      ),
     [actions],
   );
 

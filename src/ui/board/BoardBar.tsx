@@ -5,7 +5,7 @@ import Link from 'next/link';
 import { memo, useMemo, useState } from 'react';
 import type { ClashIndex } from '@/core/clash/clashIndex';
 import { compareKeymaps } from '@/core/keymap/compareKeymaps';
-import type { Draft } from '@/core/keymap/draft';
+import { type Draft, tapeLengthOf } from '@/core/keymap/draft';
 import { counted } from '@/core/text/sentence';
 import type { KeymapLink } from '@/core/view/views';
 import { DraftPill } from '../draft/DraftPill';
@@ -33,7 +33,7 @@ type Props = {
 /** Which keymap this is, how it stands, and the ways to keep it. */
 export const BoardBar = memo(function BoardBar(props: Props) {
   const { programName, programSlug, draft, index, links, actions, onUndo, onRedo, onShow, onRestoreAll } = props;
-  const { state, tape } = draft;
+  const { state } = draft;
   const [naming, setNaming] = useState(false);
   const tell = useNotice();
   const changes = useMemo(() => compareKeymaps(draft.kept, draft.keymap).length, [draft.kept, draft.keymap]);
@@ -75,7 +75,7 @@ export const BoardBar = memo(function BoardBar(props: Props) {
       </Button>
       <Button
         variant="text"
-        aria-disabled={state.cursor >= tape.length}
+        aria-disabled={state.cursor >= tapeLengthOf(draft)}
         onClick={onRedo}
         aria-keyshortcuts="Control+Shift+Z"
       >

@@ -36,8 +36,8 @@ export function DraftTape({ draft, actions, nameOf, board }: Props) {
         onOpen={(one) => router.push(`${board}/${encodeURIComponent(one)}`)}
         onGoTo={(cursor) => void actions.goTo(() => cursor)}
         onPull={(position) =>
-          askToPull(position, {
-            draft,
+          void askToPull(position, {
+            whole: actions.whole,
             place: where.place,
             edit: (one) => void actions.edit(one),
             ask: setQuestion,

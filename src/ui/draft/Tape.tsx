@@ -3,7 +3,7 @@
 import { ListX, type LucideIcon, Redo2, Undo2 } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
-import type { Draft } from '@/core/keymap/draft';
+import { type Draft, tapeLengthOf } from '@/core/keymap/draft';
 import { sameKeys } from '@/core/keymap/keymap';
 import { goneFrom } from '@/core/keymap/pullTicket';
 import type { Ticket } from '@/core/keymap/ticket';
@@ -27,35 +27,40 @@ const MOST_SHOWN = 80;
 
 /** The row of tickets: each change with what it did, the undone ones faded at the end. */
 export const Tape = memo(function Tape({ draft, nameOf, onOpen, onGoTo, onPull }: Props) {
-  const { tape, state } = draft;
-  const gone = useMemo(() => goneFrom(tape.slice(0, state.cursor)), [tape, state.cursor]);
-  const from = Math.max(0, Math.min(state.cursor, tape.length) - MOST_SHOWN);
+  const { tape, state, earlier } = draft;
+  const length = tapeLengthOf(draft);
+  const gone = useMemo(
+    () => goneFrom(tape.slice(0, Math.max(0, state.cursor - earlier))),
+    [tape, state.cursor, earlier],
+  );
+  // Of the tickets that are here, from which on they are shown.
+  const from = Math.max(0, Math.min(state.cursor - earlier, tape.length) - MOST_SHOWN);
   const end = useRef<HTMLLIElement>(null);
   const [opened, setOpened] = useState<Ticket | null>(null);
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new ticket is brought into view.
   useEffect(() => {
     end.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
-  }, [state.cursor, tape.length]);
+  }, [state.cursor, length]);
   return (
     <section className={`${styles.tape} no-print`} aria-label="Change tape">
       <Column gap={0} className={styles.tapeTitle}>
         <span>Change tape</span>
         <strong>{counted(state.cursor, 'ticket')}</strong>
-        {tape.length > state.cursor && <span className="soft small">{tape.length - state.cursor} undone</span>}
+        {length > state.cursor && <span className="soft small">{length - state.cursor} undone</span>}
       </Column>
-      {tape.length === 0 ? (
+      {length === 0 ? (
         <p className={styles.tapeEmpty}>
           Every change you make lands here as a ticket, stored at once. Undo takes the last one back.
         </p>
       ) : (
         <ol className={styles.tickets}>
-          {from > 0 && (
+          {earlier + from > 0 && (
             <li className={styles.ticket}>
-              <span className="soft">{from} earlier</span>
+              <span className="soft">{earlier + from} earlier</span>
             </li>
           )}
           {tape.slice(from, from + 2 * MOST_SHOWN).map((ticket, i) => {
-            const position = from + i + 1;
+            const position = earlier + from + i + 1;
             return (
               <li
                 key={`${position} ${ticket.title}`}

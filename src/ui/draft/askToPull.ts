@@ -6,7 +6,8 @@ import { counted } from '@/core/text/sentence';
 import type { Question } from '../parts/ConfirmDialog';
 
 type Asking = {
-  readonly draft: Draft;
+  /** The draft with all of its tape; null where it can't be read, which has been told. */
+  readonly whole: () => Promise<Draft | null>;
   readonly place: Place;
   readonly edit: (ticket: Ticket) => void;
   readonly ask: (question: Question) => void;
@@ -14,7 +15,9 @@ type Asking = {
 };
 
 /** Pulls a ticket out of the middle of the tape; where later ones rest on it they are named first. */
-export function askToPull(position: number, { draft, place, edit, ask, tell }: Asking): void {
+export async function askToPull(position: number, { whole, place, edit, ask, tell }: Asking): Promise<void> {
+  const draft = await whole();
+  if (!draft) return;
   const tape = draft.tape.slice(0, draft.state.cursor);
   const resting = restingOn(tape, position, place);
   const ticket = pullTicket(draft.keymap, tape, [position, ...resting]);

@@ -47,6 +47,7 @@ const DRAFT = draftOf({
   toKept: [],
   toFactory: [],
   tape: [],
+  earlier: 0,
 });
 const room = factoryRoom(sampleProgram, DRAFT.factory);
 const ROOM: RoomView = {

@@ -1,9 +1,11 @@
 'use client';
 
 import Button from '@mui/material/Button';
+import { useEffect } from 'react';
 import { historyOf } from '@/core/keymap/historyOf';
 import type { Command } from '@/core/program/program';
 import { ChangeLine } from '../../draft/ChangeLine';
+import { Progress } from '../../kit/Progress';
 import { Row } from '../../kit/Row';
 import { ScreenDialog } from '../../parts/ScreenDialog';
 import type { DialogProps } from '../BoardDialogs';
@@ -13,6 +15,15 @@ const STATES = { applied: '', undone: 'undone', pulled: 'pulled out' } as const;
 /** What happened to one command on the tape, the newest first. */
 export function CommandHistory({ selected, draft, actions, onClose }: DialogProps & { selected: Command }) {
   const { cursor } = draft.state;
+  useEffect(() => {
+    if (draft.earlier > 0) void actions.whole();
+  }, [draft.earlier, actions]);
+  if (draft.earlier > 0)
+    return (
+      <ScreenDialog title={`What happened to ${selected.name}`} onClose={onClose}>
+        <Progress label="Reading the whole tape" />
+      </ScreenDialog>
+    );
   const steps = historyOf(draft.tape, cursor, selected.id).reverse();
   return (
     <ScreenDialog title={`What happened to ${selected.name}`} onClose={onClose}>
