@@ -6,7 +6,7 @@ import { root, run } from './server.mjs';
 
 const BUILT_FROM = [
   'src',
-  'scripts/buildReader.mjs',
+  'scripts/buildThreads.mjs',
   'package.json',
   'package-lock.json',
   'next.config.ts',

@@ -1,10 +1,11 @@
-/** Makes, once for all unit tests, the thread in which files from outside are read. */
+/** Makes, once for all unit tests, the threads in which files from outside are read and sheets are written. */
 import { join } from 'node:path';
-import { buildReader } from '../../scripts/buildReader.mjs';
+import { buildThreads } from '../../scripts/buildThreads.mjs';
 import { root } from '../../scripts/server.mjs';
 
 export default async function setup() {
-  const file = join(root, '.tmp/reader.mjs');
-  await buildReader(file);
-  process.env.GRAY_PIN_READER = file;
+  const folder = join(root, '.tmp');
+  await buildThreads(folder);
+  process.env.GRAY_PIN_READER = join(folder, 'reader.mjs');
+  process.env.GRAY_PIN_WRITER = join(folder, 'writer.mjs');
 }

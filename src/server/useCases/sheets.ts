@@ -1,32 +1,23 @@
-import { readFileSync } from 'node:fs';
 import { conceptTable } from '../../core/comparison/conceptTable';
 import { pairsBetween } from '../../core/comparison/pairsBetween';
-import { whereOf } from '../../core/keyboard/where';
 import { draftOf } from '../../core/keymap/draft';
 import { EMPTY_KEYMAP, rowsOf } from '../../core/keymap/keymap';
-import { makeSheet } from '../../core/sheet/makeSheet';
-import type { Face } from '../../core/sheet/measure';
-import { type Others, requestOf, sheetDataOf } from '../../core/sheet/requestOf';
-import type { SheetContents, SheetLayout } from '../../core/sheet/sheet';
+import type { Others } from '../../core/sheet/requestOf';
 import type { SheetChange } from '../../core/sheet/sheetEdits';
 import { MOST_PROGRAMS, type SheetSpec } from '../../core/sheet/sheetSpec';
 import { type SideBySide, sideBySide } from '../../core/sheet/sideBySide';
-import { writeFragment, writePage } from '../../core/sheet/writeHtml';
-import { facesOf, writeSvg } from '../../core/sheet/writeSvg';
-import { writeCsv, writeMarkdown } from '../../core/sheet/writeText';
 import type { EditMark, Versioned } from '../../core/sync/versioned';
 import type { KeptSheet, SheetsView } from '../../core/view/views';
-import { type FileKind, sheetFileQuery, sheetOptions } from '../../schemas/sheets';
+import { sheetFileQuery, sheetOptions } from '../../schemas/sheets';
 import { now } from '../clock';
-import { ofOneMoment } from '../database';
+import { inOneMoment, ofOneMoment } from '../database';
 import { loadUses } from '../repositories/advice';
 import { keymapById, listKeymaps, loadBindings } from '../repositories/keymaps';
 import { loadSaid } from '../repositories/match';
 import { findProgram } from '../repositories/programs';
 import { insertSheet, listSheets, sheetById, updateSheet } from '../repositories/sheets';
-import { FACE_FILES } from '../sheets/fontFiles';
-import { writeSheetPdf } from '../sheets/writeSheetPdf';
-import { writeWorkbook } from '../sheets/writeWorkbook';
+import { writeApart } from '../sheets/writeApart';
+import type { SheetFile } from '../sheets/writeSheet';
 import { editInStep, versioned } from './inStep';
 import { loadKeymapView } from './screens';
 import { loadSettings } from './settings';
@@ -90,23 +81,21 @@ const keptWith = (keymapId: number) => ({
     }),
 });
 
-type SheetFile = { readonly name: string; readonly type: string; readonly bytes: Buffer };
-
 /** A sheet as a file of some kind, from the same layout as its preview. @throws Problem when the keymap does not exist. */
-export const sheetFile = ofOneMoment(async function sheetFile(
+export async function sheetFile(
   query: Readonly<Record<string, unknown>>,
-): Promise<SheetFile> {
+): Promise<SheetFile & { readonly bytes: Buffer<ArrayBuffer> }> {
   const { program, keymap, date, as } = sheetFileQuery(query);
   const spec = sheetOptions(query);
-  const given = await loadSheets(program, keymap);
-  const settings = await loadSettings();
-  const others = await othersOf(given, spec);
-  const { contents, layout } = makeSheet(
-    requestOf(sheetDataOf(given), spec, whereOf(settings, settings.desktop), others),
-    date,
-  );
-  return { name: contents.title, ...(await written(as, contents, layout)) };
-});
+  const question = await inOneMoment(async () => {
+    const given = await loadSheets(program, keymap);
+    const { desktop, shape, size, layout } = await loadSettings();
+    const others = await othersOf(given, spec);
+    return { given, spec, others, keyboard: { shape, size, layout }, desktop, date, as };
+  });
+  const file = await writeApart(question);
+  return { ...file, bytes: Buffer.from(file.bytes.buffer) };
+}
 
 /** What a sheet shows of other keymaps. */
 async function othersOf({ view, bases }: SheetsView, spec: SheetSpec): Promise<Others> {
@@ -114,45 +103,6 @@ async function othersOf({ view, bases }: SheetsView, spec: SheetSpec): Promise<O
     return { sideBySide: await loadSideBySide(view.programSlug, view.draft.slug, spec.programs) };
   const base = spec.form === 'difference' ? bases.find((one) => one.slug === spec.base) : undefined;
   return base ? { base: { name: base.name, keymap: await loadBindings(base.id) } } : {};
-}
-
-async function written(
-  as: FileKind,
-  contents: SheetContents,
-  layout: SheetLayout,
-): Promise<Pick<SheetFile, 'type' | 'bytes'>> {
-  const text = (type: string, value: string) => ({ type: `${type}; charset=utf-8`, bytes: Buffer.from(value) });
-  switch (as) {
-    case 'pdf':
-      return { type: 'application/pdf', bytes: await writeSheetPdf(layout, contents.title, new Date()) };
-    case 'svg':
-      return text('image/svg+xml', writeSvg(layout, contents.title, fontsOf(layout)));
-    case 'html':
-      return text('text/html', writePage(contents));
-    case 'fragment':
-      return text('text/html', writeFragment(contents));
-    case 'markdown':
-      return text('text/markdown', writeMarkdown(contents));
-    case 'csv':
-      // The mark of UTF-8 at the beginning, so that a spreadsheet takes the Mac symbols for what they are.
-      return text('text/csv', `\uFEFF${writeCsv(contents)}`);
-    case 'xlsx':
-      return {
-        type: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
-        bytes: await writeWorkbook(contents),
-      };
-  }
-}
-
-/** The fonts that a layout uses, as data. */
-function fontsOf(layout: SheetLayout): ReadonlyMap<Face, string> {
-  return new Map(
-    [...facesOf(layout)].map((face) => {
-      const file = readFileSync(FACE_FILES[face]);
-      const kind = FACE_FILES[face].endsWith('woff2') ? 'woff2' : 'woff';
-      return [face, `data:font/${kind};base64,${file.toString('base64')}`];
-    }),
-  );
 }
 
 /** Keeps a sheet with a keymap under a name. @returns all that are kept with it then. */
