@@ -77,7 +77,7 @@ export async function loadBindings(
   );
 }
 
-const rememberBindings = remembering<Keymap>('bindings', 32);
+const rememberBindings = remembering<Keymap>('bindings', 8);
 
 /** What the draft of a keymap holds at its revision. */
 export const bindingsOfRow = ({ id, revision }: Pick<KeymapRow, 'id' | 'revision'>): Promise<Keymap> =>
@@ -121,7 +121,7 @@ export async function loadKept(keymapId: number, transaction?: Transaction): Pro
   });
   return { number, keymap, cursor, keptAt };
 }
-const rememberKept = remembering<Keymap>('kept', 32);
+const rememberKept = remembering<Keymap>('kept', 8);
 
 /** Where on the tape a keymap was kept last, if the tape still leads there. */
 export async function keptCursor(keymapId: number, transaction?: Transaction): Promise<number | null> {

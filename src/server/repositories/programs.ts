@@ -89,7 +89,7 @@ export async function loadProgram(
   return { id: row.id, slug: row.slug, versionId, revision, program };
 }
 
-const rememberCommands = remembering<readonly Command[]>('commands', 8);
+const rememberCommands = remembering<readonly Command[]>('commands', 4);
 
 /** The commands of a version in the program's own order, thousands of them, so read as they are. */
 async function loadCommands(versionId: number, transaction?: Transaction): Promise<Command[]> {

@@ -27,6 +27,7 @@ import type { Action } from '../parts/ActionsMenu';
 import type { Question } from '../parts/ConfirmDialog';
 import { useNotice } from '../shell/Notices';
 import { useSettings } from '../shell/SettingsContext';
+import { unpacked } from '../shell/unpacked';
 import { Bench } from './Bench';
 import { BoardBar } from './BoardBar';
 import { BoardDialogs, type Shown } from './BoardDialogs';
@@ -465,3 +466,5 @@ export function Board({ view, advice, links, initialCommand, initialShown }: Pro
     </div>
   );
 }
+
+export const PackedBoard = unpacked(Board);

@@ -33,6 +33,7 @@ import { NameDialog } from '../parts/NameDialog';
 import { ask } from '../shell/api';
 import { useNotice } from '../shell/Notices';
 import { useSettings } from '../shell/SettingsContext';
+import { unpacked } from '../shell/unpacked';
 import { useKept } from '../sync/useKept';
 import { useOfKeymap } from '../sync/useOfKeymap';
 import { derivationWay, planWay, saidWay } from '../sync/ways';
@@ -382,3 +383,5 @@ function keysOf(rows: readonly KeyRow[]): ReadonlyMap<CommandId, readonly ChordT
   for (const [id, chord] of rows) keys.set(id, [...(keys.get(id) ?? []), chord]);
   return keys;
 }
+
+export const PackedMatch = unpacked(Match);

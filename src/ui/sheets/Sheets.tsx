@@ -18,6 +18,7 @@ import { KeymapPicker } from '../parts/KeymapPicker';
 import { usePainted } from '../parts/usePainted';
 import { useNotice } from '../shell/Notices';
 import { useSettings } from '../shell/SettingsContext';
+import { unpacked } from '../shell/unpacked';
 import { copyContents } from './copyContents';
 import { KeptSheets } from './KeptSheets';
 import { SheetOptions } from './SheetOptions';
@@ -174,3 +175,5 @@ function Nothing({ spec, onAll }: { spec: SheetSpec; onAll: () => void }) {
     </div>
   );
 }
+
+export const PackedSheets = unpacked(Sheets);

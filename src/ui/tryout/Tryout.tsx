@@ -42,6 +42,7 @@ import { RoomFrame } from '../room/RoomFrame';
 import { shadeStyle } from '../room/shadeStyle';
 import { type RoomHook, useRoom } from '../room/useRoom';
 import { useSettings } from '../shell/SettingsContext';
+import { unpacked } from '../shell/unpacked';
 import { JarShelf } from './JarShelf';
 import { MenuBar } from './MenuBar';
 import { Stage } from './Stage';
@@ -405,3 +406,5 @@ const LabelField = memo(function LabelField({
     />
   );
 });
+
+export const PackedTryout = unpacked(Tryout);

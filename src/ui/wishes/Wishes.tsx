@@ -22,6 +22,7 @@ import { KeymapPicker } from '../parts/KeymapPicker';
 import { useReach } from '../parts/useReach';
 import { useNotice } from '../shell/Notices';
 import { useSettings } from '../shell/SettingsContext';
+import { unpacked } from '../shell/unpacked';
 import { useKept } from '../sync/useKept';
 import { useOfKeymap } from '../sync/useOfKeymap';
 import { usesWay, wishesWay } from '../sync/ways';
@@ -181,3 +182,5 @@ export function Wishes({ wishes, links, initialShown }: Props) {
     </div>
   );
 }
+
+export const PackedWishes = unpacked(Wishes);

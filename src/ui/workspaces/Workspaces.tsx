@@ -17,6 +17,7 @@ import { RoomProvider } from '../room/RoomContext';
 import { useRoom } from '../room/useRoom';
 import { ask, messageOf } from '../shell/api';
 import { useNotice } from '../shell/Notices';
+import { unpacked } from '../shell/unpacked';
 import { AppearancePart } from './AppearancePart';
 import { FactoryDialog } from './FactoryDialog';
 import { KeepDialog } from './KeepDialog';
@@ -179,3 +180,5 @@ export function Workspaces({ given, links, initialShow, initialOpen }: Props) {
     </RoomProvider>
   );
 }
+
+export const PackedWorkspaces = unpacked(Workspaces);

@@ -1,11 +1,12 @@
 import { notFound } from 'next/navigation';
 import { addressPart } from '@/app/addressPart';
 import { titleOf } from '@/app/titleOf';
+import { pack } from '@/core/view/packed';
 import { ofOneMoment } from '@/server/database';
 import { listLinks, orMissing } from '@/server/useCases/screens';
 import { loadWorkspaces } from '@/server/useCases/workspaces';
 import { showOf } from '@/ui/workspaces/shows';
-import { Workspaces } from '@/ui/workspaces/Workspaces';
+import { PackedWorkspaces } from '@/ui/workspaces/Workspaces';
 
 type Props = { params: Promise<{ program: string }>; searchParams: Promise<Record<string, string | undefined>> };
 
@@ -19,12 +20,14 @@ export default ofOneMoment(async function Page({ params, searchParams }: Props) 
   const { show, open } = await searchParams;
   const { state } = given.roomView;
   return (
-    <Workspaces
+    <PackedWorkspaces
       key={`${slug} ${state.person}`}
-      given={given}
-      links={await listLinks()}
-      initialShow={showOf(show)}
-      initialOpen={open ?? null}
+      packed={pack({
+        given,
+        links: await listLinks(),
+        initialShow: showOf(show),
+        initialOpen: open ?? null,
+      })}
     />
   );
 });

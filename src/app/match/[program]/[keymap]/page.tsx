@@ -1,10 +1,11 @@
 import { notFound } from 'next/navigation';
 import { addressPart } from '@/app/addressPart';
 import { titleOf } from '@/app/titleOf';
+import { pack } from '@/core/view/packed';
 import { ofOneMoment } from '@/server/database';
 import { loadMatch } from '@/server/useCases/match';
 import { listLinks, noteUse, orMissing } from '@/server/useCases/screens';
-import { Match } from '@/ui/match/Match';
+import { PackedMatch } from '@/ui/match/Match';
 import { SHOWN } from '@/ui/match/matchRows';
 import { NoOther } from '@/ui/match/NoOther';
 
@@ -27,11 +28,13 @@ export default ofOneMoment(async function Page({ params, searchParams }: Props) 
   if (!theirs) return <NoOther program={match.view.program.name} />;
   await noteUse(match.view.draft.id);
   return (
-    <Match
+    <PackedMatch
       key={`${match.view.draft.id} ${theirs.draft.id}`}
-      match={{ ...match, theirs }}
-      links={await listLinks()}
-      initialShown={SHOWN.find((one) => one === show) ?? null}
+      packed={pack({
+        match: { ...match, theirs },
+        links: await listLinks(),
+        initialShown: SHOWN.find((one) => one === show) ?? null,
+      })}
     />
   );
 });

@@ -1,11 +1,12 @@
 import { notFound } from 'next/navigation';
 import { addressPart } from '@/app/addressPart';
 import { titleOf } from '@/app/titleOf';
+import { pack } from '@/core/view/packed';
 import { sheetOptions } from '@/schemas/sheets';
 import { ofOneMoment } from '@/server/database';
 import { listLinks, orMissing } from '@/server/useCases/screens';
 import { loadSheets } from '@/server/useCases/sheets';
-import { Sheets } from '@/ui/sheets/Sheets';
+import { PackedSheets } from '@/ui/sheets/Sheets';
 
 type Props = {
   params: Promise<{ program: string; keymap: string }>;
@@ -22,12 +23,14 @@ export default ofOneMoment(async function Page({ params, searchParams }: Props) 
   const { view } = given;
   const today = new Date().toLocaleDateString('en-US', { day: 'numeric', month: 'long', year: 'numeric' });
   return (
-    <Sheets
+    <PackedSheets
       key={view.draft.id}
-      given={given}
-      links={await listLinks()}
-      initial={sheetOptions({ contents: view.toFactory.length > 0 ? 'yours' : 'all', ...(await searchParams) })}
-      today={today}
+      packed={pack({
+        given,
+        links: await listLinks(),
+        initial: sheetOptions({ contents: view.toFactory.length > 0 ? 'yours' : 'all', ...(await searchParams) }),
+        today,
+      })}
     />
   );
 });

@@ -1,10 +1,11 @@
 import { notFound } from 'next/navigation';
 import { addressPart } from '@/app/addressPart';
 import { titleOf } from '@/app/titleOf';
+import { pack } from '@/core/view/packed';
 import { ofOneMoment } from '@/server/database';
 import { listLinks, loadKeymapView, noteUse, orMissing } from '@/server/useCases/screens';
 import { loadRoom } from '@/server/useCases/workspaces';
-import { Tryout } from '@/ui/tryout/Tryout';
+import { PackedTryout } from '@/ui/tryout/Tryout';
 
 type Props = { params: Promise<{ program: string; keymap: string }> };
 
@@ -18,11 +19,13 @@ export default ofOneMoment(async function Page({ params }: Props) {
   await noteUse(view.draft.id);
   const roomView = await loadRoom(view.programSlug);
   return (
-    <Tryout
+    <PackedTryout
       key={`${view.draft.id} ${view.draft.revision} ${roomView.state.person}`}
-      view={view}
-      roomView={roomView}
-      links={await listLinks()}
+      packed={pack({
+        view,
+        roomView,
+        links: await listLinks(),
+      })}
     />
   );
 });

@@ -1,10 +1,11 @@
 import { notFound } from 'next/navigation';
 import { addressPart } from '@/app/addressPart';
 import { titleOf } from '@/app/titleOf';
+import { pack } from '@/core/view/packed';
 import { ofOneMoment } from '@/server/database';
 import { loadWishes } from '@/server/useCases/advice';
 import { listLinks, noteUse, orMissing } from '@/server/useCases/screens';
-import { Wishes } from '@/ui/wishes/Wishes';
+import { PackedWishes } from '@/ui/wishes/Wishes';
 
 type Props = {
   params: Promise<{ program: string; keymap: string }>;
@@ -21,11 +22,13 @@ export default ofOneMoment(async function Page({ params, searchParams }: Props) 
   if (!wishes) notFound();
   await noteUse(wishes.view.draft.id);
   return (
-    <Wishes
+    <PackedWishes
       key={wishes.view.draft.id}
-      wishes={wishes}
-      links={await listLinks()}
-      initialShown={show === 'gains' ? 'gains' : 'plan'}
+      packed={pack({
+        wishes,
+        links: await listLinks(),
+        initialShown: show === 'gains' ? 'gains' : 'plan',
+      })}
     />
   );
 });

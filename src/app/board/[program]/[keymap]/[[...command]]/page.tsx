@@ -1,10 +1,11 @@
 import { notFound } from 'next/navigation';
 import { addressPart } from '@/app/addressPart';
 import { titleOf } from '@/app/titleOf';
+import { pack } from '@/core/view/packed';
 import { ofOneMoment } from '@/server/database';
 import { loadAdvice } from '@/server/useCases/advice';
 import { listLinks, loadKeymapView, noteUse, orMissing } from '@/server/useCases/screens';
-import { Board } from '@/ui/board/Board';
+import { PackedBoard } from '@/ui/board/Board';
 
 type Props = {
   params: Promise<{ program: string; keymap: string; command?: string[] }>;
@@ -22,13 +23,15 @@ export default ofOneMoment(async function Page({ params, searchParams }: Props) 
   await noteUse(view.draft.id);
   const id = command?.[0] === undefined ? null : addressPart(command[0]);
   return (
-    <Board
+    <PackedBoard
       key={view.draft.id}
-      view={view}
-      advice={await loadAdvice(view)}
-      links={await listLinks()}
-      initialShown={typeof show === 'string' ? show : null}
-      initialCommand={view.program.commands.some((one) => one.id === id) ? id : null}
+      packed={pack({
+        view,
+        advice: await loadAdvice(view),
+        links: await listLinks(),
+        initialShown: typeof show === 'string' ? show : null,
+        initialCommand: view.program.commands.some((one) => one.id === id) ? id : null,
+      })}
     />
   );
 });
