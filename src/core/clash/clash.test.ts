@@ -1,16 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Desktop } from '../desktop/desktopKeys';
+import { applyFilter, markCommands, NO_FILTER } from '../finder/filters';
 import { whereOf } from '../keyboard/where';
 import { bindingsOf, type Keymap, keymapOf, rowsOf } from '../keymap/keymap';
 import { applyTicket } from '../keymap/ticket';
-import { DEFAULT_FORMS, type Program } from '../program/program';
+import { type Command, DEFAULT_FORMS, type Program } from '../program/program';
 import { anyKeymap, CHORDS, here, sampleProgram } from '../testing/sampleProgram';
 import { plainWords } from '../text/sentence';
 import { backToFactory } from './backToFactory';
 import { checkKeymap, describeTrouble, fixesFor } from './checkKeymap';
 import { choices } from './choices';
-import { buildClashIndex, findClashes, programFacts } from './clashIndex';
+import { anyClash, buildClashIndex, findClashes, programFacts, relation } from './clashIndex';
 import { describeFinding } from './describeFinding';
 import { freeNear } from './freeNear';
 import { verdict, verdictWeight } from './verdict';
@@ -379,5 +380,42 @@ describe('back to factory', () => {
     )!;
     expect([rowsOf(applyTicket(keymap, all.ticket)).sort(), all.losers]).toEqual([rowsOf(factory).sort(), []]);
     expect(backToFactory(indexOf(factory), here, factory, ['undo'], 'Back')).toBeNull();
+  });
+});
+
+describe('a chord that many hold', () => {
+  it('is judged as if each were looked at with each, in clashes and in marks', () => {
+    const one = fc.record({
+      context: fc.constantFrom('everywhere', 'canvas', 'list'),
+      menu: fc.constantFrom('Tool rail', 'Jars', 'Repair'),
+    });
+    const rule = fc.record({
+      shadow: fc.boolean(),
+      turns: fc.constantFrom([], [['Tool rail']], [['Tool rail'], ['Jars']]),
+    });
+    fc.assert(
+      fc.property(fc.array(one, { minLength: 2, maxLength: 24 }), rule, (list, rules) => {
+        const program: Program = {
+          ...ruled(rules),
+          commands: list.map(({ context, menu }, i) => {
+            return { id: `c${i}`, name: `C ${i}`, kind: 'menu item', path: [menu], context };
+          }),
+        };
+        const index = indexOf(keymapOf(program.commands.map(({ id }) => [id, 'Mod+K'])), program);
+        const [holders = []] = index.holders.values();
+        const how = (a: Command, b: Command) => (a === b ? 'apart' : relation(index.facts, a, b));
+        const withAny = (command: Command, wanted: string) =>
+          program.commands.some((other) => how(command, other) === wanted);
+        expect(anyClash(index.facts, holders)).toBe(program.commands.some((command) => withAny(command, 'clash')));
+        const marks = markCommands(index, NOTHING, place);
+        for (const [mark, wanted] of [
+          ['clashing', 'clash'],
+          ['takes turns', 'turns'],
+        ] as const)
+          expect(applyFilter(program.commands, marks, { ...NO_FILTER, marks: [mark] })).toEqual(
+            program.commands.filter((command) => withAny(command, wanted)),
+          );
+      }),
+    );
   });
 });

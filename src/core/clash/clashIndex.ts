@@ -88,8 +88,39 @@ export function relation(facts: ProgramFacts, a: Command, b: Command): Relation 
   return facts.program.rules.shadow && a.context !== b.context ? 'shadow' : 'clash';
 }
 
+/** Holders who get along with anybody alike, since they are listened for in one context and take turns in one area. */
+export type Alike = { readonly command: Command; readonly commands: ReadonlySet<CommandId> };
+const alike = new WeakMap<readonly Holder[], readonly Alike[]>();
+
+/** The holders of a chord by how they get along with others: thousands on one chord are few kinds. Remembered. */
+export function alikeOf(facts: ProgramFacts, holders: readonly Holder[]): readonly Alike[] {
+  const before = alike.get(holders);
+  if (before) return before;
+  const kinds = new Map<string, { readonly command: Command; readonly commands: Set<CommandId> }>();
+  for (const { command } of holders) {
+    const kind = `${facts.areaOf.get(command.id) ?? -1} ${command.context}`;
+    const found = kinds.get(kind);
+    if (found) found.commands.add(command.id);
+    else kinds.set(kind, { command, commands: new Set([command.id]) });
+  }
+  const made = [...kinds.values()];
+  alike.set(holders, made);
+  return made;
+}
+
+/** From so many holders on they are looked at by kinds. */
+export const MANY_HOLDERS = 12;
+
 /** Whether some two of these holders clash. */
 export function anyClash(facts: ProgramFacts, holders: readonly Holder[]): boolean {
+  if (holders.length >= MANY_HOLDERS) {
+    const kinds = alikeOf(facts, holders);
+    return kinds.some(
+      (a, i) =>
+        (a.commands.size > 1 && relation(facts, a.command, a.command) === 'clash') ||
+        kinds.slice(i + 1).some((b) => relation(facts, a.command, b.command) === 'clash'),
+    );
+  }
   return holders.some((a, i) =>
     holders
       .slice(i + 1)

@@ -1,4 +1,4 @@
-import { type ClashIndex, type Holder, relation } from '../clash/clashIndex';
+import { alikeOf, type ClashIndex, type Holder, MANY_HOLDERS, relation } from '../clash/clashIndex';
 import { easiest } from '../effort/gains';
 import type { Place } from '../keyboard/placeOf';
 import { bindingsOf, type Keymap, sameKeys } from '../keymap/keymap';
@@ -67,12 +67,16 @@ export function markCommands(
       if (keeper) mark |= BIT.keeper;
       if (chord.startsWith('hold:')) mark |= BIT.hold;
       const here = index.holders.get(place(chord)) ?? NOBODY;
-      for (const other of here) {
-        if (other.command === command || !meets?.has(other.command.context)) continue;
-        const how = relation(facts, command, other.command);
+      const along = (other: Command): void => {
+        if (!meets?.has(other.context)) return;
+        const how = relation(facts, command, other);
         if (how === 'turns') mark |= BIT['takes turns'];
         else if (how === 'clash') mark |= BIT.clashing;
-      }
+      };
+      if (here.length >= MANY_HOLDERS) {
+        for (const { command: one, commands } of alikeOf(facts, here))
+          if (commands.size > 1 || one !== command) along(one);
+      } else for (const other of here) if (other.command !== command) along(other.command);
     }
     bits.set(command, mark);
   }

@@ -144,17 +144,18 @@ export async function refuseUnknown(row: KeymapRow, ticket: Ticket, transaction:
   const touched = touchedBy([ticket]);
   const { rules = DEFAULT_RULES, kinds } = await rulesFor(row.versionId, touched, transaction);
   const fixed = new Set(rules.fixed.map((one) => one.chord));
-  const factory = await loadBindings((await factoryRow(row.versionId, transaction)).id, transaction, touched);
+  let factory: Keymap | null = null;
   for (const { command, before, after } of ticket.changes) {
     const kind = kinds.get(command);
     if (kind === undefined) throw new Problem('not valid', `This program has no command “${command}”.`);
-    const given = after.find(({ chord }) => {
+    for (const { chord } of after) {
+      const taken = (!chord.includes(' ') || rules.sequences) && rules.forms[kind].includes(formOf(chord));
       // What it had, or came with, it may have again, whatever was said of the program since.
-      if (before.some((one) => one.chord === chord) || holds(factory, command, chord)) return false;
-      return (chord.includes(' ') && !rules.sequences) || !rules.forms[kind].includes(formOf(chord));
-    });
-    if (given)
-      throw new Problem('not allowed', `This program takes no such keys as ${given.chord} for this kind of command.`);
+      if (taken || before.some((one) => one.chord === chord)) continue;
+      factory ??= await loadBindings((await factoryRow(row.versionId, transaction)).id, transaction, touched);
+      if (!holds(factory, command, chord))
+        throw new Problem('not allowed', `This program takes no such keys as ${chord} for this kind of command.`);
+    }
     const had = new Set(before.map((binding) => binding.chord));
     const has = new Set(after.map((binding) => binding.chord));
     const moved = [...had, ...has].find((chord) => fixed.has(chord) && had.has(chord) !== has.has(chord));

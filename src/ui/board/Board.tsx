@@ -170,14 +170,17 @@ export function Board({ view, advice, links, initialCommand, initialShown }: Pro
     }
     openBench();
   };
-  const take = async (choice: Choice): Promise<void> => {
-    if (!selected || !(await actions.edit(choice.ticket))) return;
+  // What is done shows at once, and the bench is ready for the next; a dialog that closes first puts the focus back.
+  const take = async (choice: Choice, asked: boolean): Promise<void> => {
+    if (!selected) return;
+    const stored = actions.edit(choice.ticket);
+    if (asked && !(await stored)) return;
     setSaid(`${selected.name} has its keys.`);
     goOn(choice.next.length > 0 ? { queue: choice.next, back: chain?.back ?? selected } : chain);
   };
   const choose = (choice: Choice): void => {
     if (choice.keepers.length === 0) {
-      void take(choice);
+      void take(choice, false);
       return;
     }
     const [first] = choice.keepers;
@@ -192,24 +195,26 @@ export function Board({ view, advice, links, initialCommand, initialShown }: Pro
         ],
       ],
       action: `Take them for ${selected?.name ?? 'it'} all the same`,
-      run: () => void take(choice),
+      run: () => void take(choice, true),
     });
   };
   const remove = async (chord: ChordText): Promise<void> => {
     if (!selected) return;
     const binding = bindingsOf(draft.keymap, selected.id).find((one) => one.chord === chord);
-    const run = async (): Promise<void> => {
-      await actions.edit({ title: selected.name, changes: [dropKeys(draftRef.current.keymap, selected.id, [chord])] });
+    const run = async (asked: boolean): Promise<void> => {
+      const changes = [dropKeys(draftRef.current.keymap, selected.id, [chord])];
+      const stored = actions.edit({ title: selected.name, changes });
+      if (asked) await stored;
       capture.current?.focus();
     };
-    if (!binding?.keeper) return run();
+    if (!binding?.keeper) return run(false);
     setQuestion({
       title: 'These keys are a keeper',
       sentences: [
         [{ strong: selected.name }, { text: ' is marked so as not to lose ' }, { keys: chord }, { text: '.' }],
       ],
       action: 'Remove them all the same',
-      run: () => void run(),
+      run: () => void run(true),
     });
   };
   const mark = async (chord: ChordText, marks: { keeper?: boolean; hook?: string }): Promise<void> => {
