@@ -2,6 +2,10 @@ import type { Page } from '@playwright/test';
 
 const shown = (page: Page): Promise<void> => page.getByRole('dialog').waitFor();
 
+/** Waits for what is loaded only when it is called, so that how it comes into view can be brought to its end. */
+const opened = (page: Page): Promise<void> =>
+  page.locator('[role=dialog], [role=menu], .MuiPopover-root').first().waitFor();
+
 const NIBSHORE = 'nibshore%2Fmy-painting-hand';
 const matched = (page: Page): Promise<void> => page.locator('[data-ms]:not([data-stale])').waitFor();
 
@@ -11,7 +15,14 @@ export type Screen = readonly [name: string, address: string, prepare?: (page: P
 /** Every screen in every state worth looking at. */
 export const SCREENS: readonly Screen[] = [
   ['Shelf', '/shelf'],
-  ['Shelf, menu open', '/shelf', async (page) => page.getByRole('button', { name: /^More for Tarnlight/ }).click()],
+  [
+    'Shelf, menu open',
+    '/shelf',
+    async (page) => {
+      await page.getByRole('button', { name: /^More for Tarnlight/ }).click();
+      await opened(page);
+    },
+  ],
   ['Bring in', '/shelf/bring-in'],
   [
     'Bring in, preview',
@@ -47,6 +58,7 @@ export const SCREENS: readonly Screen[] = [
     '/board/tarnlight/sheet-retouching',
     async (page) => {
       await page.getByRole('button', { name: /^More filters/ }).click();
+      await opened(page);
     },
   ],
   [
@@ -78,6 +90,7 @@ export const SCREENS: readonly Screen[] = [
     '/wishes/nibshore/factory-keys',
     async (page) => {
       await page.getByRole('button', { name: 'uses a day…' }).click();
+      await opened(page);
     },
   ],
   ['Compare', '/shelf/compare/tarnlight?left=factory-keys&right=sheet-retouching'],
@@ -95,6 +108,7 @@ export const SCREENS: readonly Screen[] = [
     '/board/tarnlight/sheet-retouching',
     async (page) => {
       await page.getByRole('button', { name: /^Keymap:/ }).click();
+      await opened(page);
     },
   ],
   [
@@ -102,6 +116,7 @@ export const SCREENS: readonly Screen[] = [
     '/shelf',
     async (page) => {
       await page.getByRole('button', { name: 'Lamp' }).click();
+      await opened(page);
     },
   ],
   ['Match', `/match/tarnlight/sheet-retouching?like=${NIBSHORE}`, matched],
