@@ -9,8 +9,6 @@ export default defineConfig({
   outputDir: '.tmp/test-results',
   fullyParallel: true,
   workers: WORKERS,
-  // A machine that does other work at once may be too slow for a wait; what needed it is said.
-  retries: process.env.CI ? 1 : 0,
   timeout: 60_000,
   expect: { timeout: 10_000 },
   reporter: [['list']],

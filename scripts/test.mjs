@@ -63,12 +63,11 @@ function failedIn({ name, status, message, assertionResults }) {
   if (bad.length === 0 && status === 'failed') return [`${name}: ${message.slice(0, 2000)}`];
   return bad.map((one) => `${name}: ${one.fullName}\n${one.failureMessages.join('\n').slice(0, 2000)}`);
 }
-/** The tests of a suite, and of those in it, that ended in some way, each with the first lines of why. */
-function endedAs(ending, { file, specs = [], suites = [] }) {
-  const bad = specs.filter((one) => one.tests.some(({ status }) => status === ending));
+/** The tests of a suite, and of those in it, that did not end as expected at the first try. */
+function unexpectedIn({ file, specs = [], suites = [] }) {
+  const bad = specs.filter((one) => one.tests.some(({ status }) => status === 'unexpected' || status === 'flaky'));
   const why = (one) => one.tests.flatMap(({ results }) => results).find(({ error }) => error)?.error.message ?? '';
-  const named = bad.map((one) => `${file}: ${one.title}\n${why(one).slice(0, 2000)}`);
-  return [...named, ...suites.flatMap((inside) => endedAs(ending, inside))];
+  return [...bad.map((one) => `${file}: ${one.title}\n${why(one).slice(0, 2000)}`), ...suites.flatMap(unexpectedIn)];
 }
 const report = (name) => JSON.parse(readFileSync(join(results, name), 'utf8'));
 
@@ -104,9 +103,7 @@ count(
   { PLAYWRIGHT_JSON_OUTPUT_NAME: join(results, 'e2e.json') },
   () => {
     const { stats, suites } = report('e2e.json');
-    // Each may be tried twice on a busy machine, and what needed it is said.
-    for (const one of suites.flatMap((suite) => endedAs('flaky', suite))) console.log(`At the second try: ${one}`);
-    return [stats.expected + stats.flaky, suites.flatMap((suite) => endedAs('unexpected', suite))];
+    return [stats.expected, suites.flatMap(unexpectedIn)];
   },
 );
 if (failures.length > 0) console.log(`\nFailed:\n${failures.join('\n')}`);

@@ -21,6 +21,14 @@ export class Problem extends Error {
   }
 }
 
+/** An edit of something that was changed in another window first. @param what was changed, at the beginning of a sentence. */
+export const changedElsewhere = (what: string, details: Problem['details']): Problem =>
+  new Problem(
+    'changed elsewhere',
+    `${what} changed in another window, so what you just did was not stored. It is shown as it is now; do it again if you still want it.`,
+    details,
+  );
+
 /** The HTTP status of each kind of problem. */
 export const PROBLEM_STATUS: Readonly<Record<Problem['code'], number>> = {
   'not found': 404,

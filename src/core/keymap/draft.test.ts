@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { sampleDraft } from '../testing/sampleDraft';
 import { sampleProgram } from '../testing/sampleProgram';
 import type { DraftState, KeymapView } from '../view/views';
 import { type Draft, draftOf, followDraft, tapeLengthOf, withWholeTape } from './draft';
@@ -6,19 +7,6 @@ import { BACK_TO_KEPT, type DraftEdit, draftEdits, foresee } from './draftEdits'
 import { rowsOf } from './keymap';
 import { applyTicket, type Change, type Ticket } from './ticket';
 
-const state = (values: Partial<DraftState>): DraftState => ({
-  id: 1,
-  slug: 'mine',
-  name: 'Mine',
-  owner: '',
-  factory: false,
-  unnamed: false,
-  locked: false,
-  revision: 1,
-  cursor: 0,
-  keptCursor: 0,
-  ...values,
-});
 const change = (before: string[], after: string[]): Change => ({
   command: 'undo',
   before: before.map((chord) => ({ chord })),
@@ -28,7 +16,7 @@ const ticket = (one: Change): Ticket => ({ title: 'Undo', changes: [one] });
 const view = (values: Partial<DraftState> = {}): KeymapView => ({
   programSlug: 'p',
   program: sampleProgram,
-  draft: state(values),
+  draft: sampleDraft(values),
   bindings: [['undo', 'F3']],
   spares: [],
   toKept: [change(['F3'], ['F2'])],

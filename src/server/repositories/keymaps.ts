@@ -2,7 +2,7 @@ import { type Attributes, Op, type Transaction } from 'sequelize';
 import { type Binding, type Keymap, keymapOf, rowsOf } from '../../core/keymap/keymap';
 import type { Change, Ticket } from '../../core/keymap/ticket';
 import { slugs } from '../../core/text/slug';
-import { Problem } from '../../schemas/problem';
+import { changedElsewhere, Problem } from '../../schemas/problem';
 import { now } from '../clock';
 import type { KeymapModel, RevisionModel, TicketModel } from '../models/keymaps';
 import { models, within } from '../models/models';
@@ -248,11 +248,7 @@ export async function advance(
     { where: { id: row.id, revision }, transaction },
   );
   if (changed !== 1) {
-    throw new Problem(
-      'changed elsewhere',
-      `${row.name} was changed in another window. Nothing of yours is lost: look at the newer state, then make your step again.`,
-      { revision: row.revision },
-    );
+    throw changedElsewhere(`${row.name} was`, { revision: row.revision });
   }
   return revision + 1;
 }

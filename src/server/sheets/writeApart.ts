@@ -15,10 +15,10 @@ export function writeApart(wanted: SheetWanted): Promise<SheetFile> {
   const number = (shared.grayPinWritten ?? 0) + 1;
   shared.grayPinWritten = number;
   return new Promise((done, failed) => {
+    worker.postMessage({ number, wanted } satisfies Ask);
     jobs.set(number, { done, failed });
     // A thread with nothing to do keeps no process from its end.
     worker.ref();
-    worker.postMessage({ number, wanted } satisfies Ask);
   });
 }
 

@@ -14,7 +14,7 @@ import { formOf } from '../../core/program/formOf';
 import { DEFAULT_RULES } from '../../core/program/program';
 import type { EditMark } from '../../core/sync/versioned';
 import type { DoneBefore, DraftAnswer, DraftState } from '../../core/view/views';
-import { Problem } from '../../schemas/problem';
+import { changedElsewhere, Problem } from '../../schemas/problem';
 import { now } from '../clock';
 import { inTransaction } from '../database';
 import { doneBefore, noteDone } from '../repositories/inStep';
@@ -81,11 +81,7 @@ function mustBe(row: KeymapRow, revision: number | undefined): void {
   if (row.locked)
     throw new Problem('not allowed', `“${row.name}” is locked. Unlock it first, or keep your changes as a new keymap.`);
   if (row.revision !== revision) {
-    throw new Problem(
-      'changed elsewhere',
-      `“${row.name}” was changed in another window, so what you just did was not stored. It is shown as it is now; do it again if you still want it.`,
-      { revision: row.revision },
-    );
+    throw changedElsewhere(`“${row.name}” was`, { revision: row.revision });
   }
 }
 

@@ -2,7 +2,7 @@ import type { Transaction } from 'sequelize';
 import { outsideTree } from '../../core/program/contextsOverlap';
 import type { EditMark } from '../../core/sync/versioned';
 import type { ProgramView } from '../../core/view/views';
-import { Problem } from '../../schemas/problem';
+import { changedElsewhere, Problem } from '../../schemas/problem';
 import { inTransaction, ofOneMoment } from '../database';
 import type { Facts } from '../models/programs';
 import { doneBefore, noteDone } from '../repositories/inStep';
@@ -54,11 +54,7 @@ async function editFacts(
     const stored = await loadProgram(row, await versionOf(row.id), transaction);
     if (stored.revision !== revision) {
       const value = await loadProgramView(slug);
-      throw new Problem(
-        'changed elsewhere',
-        `What ${row.name} allows was changed in another window, so what you just did was not stored. It is shown as it is now; do it again if you still want it.`,
-        { now: { revision: value.revision, value } },
-      );
+      throw changedElsewhere(`What ${row.name} allows was`, { now: { revision: value.revision, value } });
     }
     await work(stored, transaction);
     await noteDone(key, transaction);

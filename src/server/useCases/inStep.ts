@@ -1,5 +1,5 @@
 import type { EditMark, Versioned } from '../../core/sync/versioned';
-import { Problem } from '../../schemas/problem';
+import { changedElsewhere } from '../../schemas/problem';
 import { inOneMoment, inTransaction } from '../database';
 import { doneBefore, noteDone, revisionOf, writeRevision } from '../repositories/inStep';
 
@@ -30,11 +30,7 @@ export function editInStep<Value>(
     const at = await revisionOf(thing);
     if (await doneBefore(key, transaction)) return { revision: at, value: await read() };
     if (revision !== undefined && revision !== at)
-      throw new Problem(
-        'changed elsewhere',
-        `${what} changed in another window, so what you just did was not stored. It is shown as it is now; do it again if you still want it.`,
-        { now: { revision: at, value: await read() } },
-      );
+      throw changedElsewhere(what, { now: { revision: at, value: await read() } });
     await write(transaction);
     await writeRevision(thing, at + 1, transaction);
     await noteDone(key, transaction);

@@ -15,7 +15,7 @@ import {
   type Workspace,
 } from '../../core/workspace/room';
 import { USUAL_ICONS } from '../../core/workspace/usualIcon';
-import { Problem } from '../../schemas/problem';
+import { changedElsewhere, Problem } from '../../schemas/problem';
 import type { At as AtRevision } from '../../schemas/workspaces';
 import { now } from '../clock';
 import { inTransaction, ofOneMoment } from '../database';
@@ -167,11 +167,7 @@ function editInRoom(
     if (await doneBefore(key, transaction)) return stateNow(ground, person, transaction);
     const found = await findRoom(ground.row.id, person, transaction);
     if ((found?.revision ?? 0) !== revision)
-      throw new Problem(
-        'changed elsewhere',
-        `The workspace of ${ground.row.name} was changed in another window, so what you just did was not stored. It is shown as it is now; do it again if you still want it.`,
-        { revision: found?.revision ?? 0 },
-      );
+      throw changedElsewhere(`The workspace of ${ground.row.name} was`, { revision: found?.revision ?? 0 });
     const row = found ?? (await insertRoom(ground.row.id, person, ground.factory, transaction));
     await work({ ground, row, room: roomOf(ground, found), transaction });
     await noteDone(key, transaction);

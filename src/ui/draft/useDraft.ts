@@ -35,7 +35,7 @@ export function useDraft(view: KeymapView): { draft: Draft; actions: DraftAction
       keepAsNew: (name, owner) => edit({ kind: 'keep as new', name, owner }),
       discard: () => edit({ kind: 'discard' }),
       lock: (locked) => edit({ kind: 'lock', locked }),
-      whole: async () => {
+      whole: async function whole(): Promise<Draft | null> {
         await kept.settled();
         const { stored } = kept.store.getState().sync;
         if (stored.value.earlier > 0) {
@@ -46,8 +46,8 @@ export function useDraft(view: KeymapView): { draft: Draft; actions: DraftAction
           });
           if (!all) return null;
           // What came onto the tape meanwhile is not in what was read.
-          if (kept.store.getState().sync.stored.revision === stored.revision)
-            kept.heard({ ...stored, value: withWholeTape(stored.value, all) });
+          if (kept.store.getState().sync.stored !== stored) return whole();
+          kept.heard({ ...stored, value: withWholeTape(stored.value, all) });
         }
         return kept.store.getState().shown;
       },

@@ -13,6 +13,7 @@ import { DEFAULT_SHEET } from '@/core/sheet/sheetSpec';
 import type { Edits } from '@/core/sync/sync';
 import type { EditMark, Versioned } from '@/core/sync/versioned';
 import { countEdits, fieldEdits, sayEdits, startingAs, tickEdits, wishEdits } from '@/core/sync/ways';
+import { sampleDraft } from '@/core/testing/sampleDraft';
 import { sampleProgram } from '@/core/testing/sampleProgram';
 import { EMPTY_PLAN } from '@/core/transfer/matchPlan';
 import type { KeptSheet, ProgramView, RoomView } from '@/core/view/views';
@@ -30,18 +31,7 @@ const some = fc.uniqueArray(name, { minLength: 1 });
 const DRAFT = draftOf({
   programSlug: 'p',
   program: sampleProgram,
-  draft: {
-    id: 1,
-    slug: 'mine',
-    name: 'Mine',
-    owner: '',
-    factory: false,
-    unnamed: false,
-    locked: false,
-    revision: 0,
-    cursor: 0,
-    keptCursor: 0,
-  },
+  draft: sampleDraft({ revision: 0 }),
   bindings: [],
   spares: [],
   toKept: [],

@@ -35,6 +35,8 @@ export function useKept<Value, Edit>(
 ): KeptHere<Value, Edit> {
   const tell = useNotice();
   const kept = useMemo(() => {
+    // Where the page is written nothing is kept from one reader for the next.
+    if (typeof window === 'undefined') return createKept(initial, way, tell);
     const before = open.get(name) as KeptStore<Value, Edit> | undefined;
     const heard = before?.store.getState().sync;
     const same = heard !== undefined && (way.same?.(heard.stored.value, initial.value) ?? true);
