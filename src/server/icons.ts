@@ -8,6 +8,19 @@ const SHAPES = shapes as unknown as Readonly<Record<string, IconShapes>>;
 const TAGS = tags as Readonly<Record<string, readonly string[]>>;
 const MOST_FOUND = 60;
 
+type Filed = { readonly name: string; readonly own: readonly string[]; readonly filed: readonly string[] };
+let filed: readonly Filed[] | null = null;
+
+/** The words of the names of icons, and those they are filed under; made when it is first asked for. */
+function allFiled(): readonly Filed[] {
+  filed ??= Object.keys(SHAPES).map((name) => ({
+    name,
+    own: name.split('-'),
+    filed: (entryOf(TAGS, name) ?? []).flatMap((tag) => tag.toLowerCase().split(/[^a-z0-9]+/)),
+  }));
+  return filed;
+}
+
 /** The shapes of icons by their names; names that the set doesn't have are left out. */
 export function iconsNamed(names: Iterable<string>): Icons {
   return Object.fromEntries(
@@ -22,9 +35,7 @@ export function iconsNamed(names: Iterable<string>): Icons {
 export function findIcons(words: string): Icons {
   const wanted = words.toLowerCase().match(/[a-z0-9]+/g) ?? [];
   if (wanted.length === 0) return {};
-  const found = Object.keys(SHAPES).flatMap((name) => {
-    const own = name.split('-');
-    const filed = (entryOf(TAGS, name) ?? []).flatMap((tag) => tag.toLowerCase().split(/[^a-z0-9]+/));
+  const found = allFiled().flatMap(({ name, own, filed }) => {
     const points = wanted.map((word) => {
       if (own.includes(word)) return 8 / own.length + 4;
       if (own.some((one) => one.startsWith(word))) return 3;

@@ -24,8 +24,9 @@ export function bindingsOf(keymap: Keymap, command: CommandId): readonly Binding
 /** Whether two lists of bindings are the same, order, keepers and hooks included. */
 export function sameBindings(a: readonly Binding[], b: readonly Binding[]): boolean {
   return (
-    a.length === b.length &&
-    a.every((one, i) => one.chord === b[i]?.chord && one.keeper === b[i]?.keeper && one.hook === b[i]?.hook)
+    a === b ||
+    (a.length === b.length &&
+      a.every((one, i) => one.chord === b[i]?.chord && one.keeper === b[i]?.keeper && one.hook === b[i]?.hook))
   );
 }
 
@@ -60,12 +61,13 @@ export function keymapOf(rows: Iterable<Row>, spares: Iterable<CommandId> = []):
 
 /** The rows of a keymap, commands in its own order; marks only where there are any. */
 export function rowsOf(keymap: Keymap): Row[] {
-  return [...keymap.bindings].flatMap(([command, bindings]) =>
-    bindings.map(({ chord, keeper, hook }): Row => {
-      if (hook !== undefined) return [command, chord, keeper ?? false, hook];
-      return keeper ? [command, chord, true] : [command, chord];
-    }),
-  );
+  const rows: Row[] = [];
+  for (const [command, bindings] of keymap.bindings)
+    for (const { chord, keeper, hook } of bindings) {
+      if (hook !== undefined) rows.push([command, chord, keeper ?? false, hook]);
+      else rows.push(keeper ? [command, chord, true] : [command, chord]);
+    }
+  return rows;
 }
 
 /** The commands whose keys differ between two keymaps, whatever is noted on them. */

@@ -1,5 +1,5 @@
 import type { CommandId } from '../program/program';
-import { type Binding, bindingsOf, type Keymap, sameBindings } from './keymap';
+import { type Binding, binding, bindingsOf, type Keymap, sameBindings } from './keymap';
 
 /** All bindings of one command before and after, and whether it is spare where that changes. */
 export type Change = {
@@ -40,6 +40,24 @@ export function applyTicket(keymap: Keymap, ticket: Ticket): Keymap {
     if (spares.has(command) !== spare[0]) throw new TicketMismatch(command);
     if (spare[1]) (spares as Set<CommandId>).add(command);
     else (spares as Set<CommandId>).delete(command);
+  }
+  return { bindings, spares };
+}
+
+/** The keymap after changes that are known to fit it. What was changed comes last, as it does where keymaps are stored. */
+export function afterChanges(keymap: Keymap, changes: readonly Change[]): Keymap {
+  const bindings = new Map(keymap.bindings);
+  const spares = new Set(keymap.spares);
+  for (const { command, after, spare } of changes) {
+    bindings.delete(command);
+    if (after.length > 0)
+      bindings.set(
+        command,
+        after.map(({ chord, keeper, hook }) => binding(chord, keeper, hook)),
+      );
+    if (!spare) continue;
+    spares.delete(command);
+    if (spare[1]) spares.add(command);
   }
   return { bindings, spares };
 }

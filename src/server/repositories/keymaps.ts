@@ -1,13 +1,13 @@
 import { type Attributes, Op, type Transaction } from 'sequelize';
 import { type Binding, type Keymap, keymapOf, rowsOf } from '../../core/keymap/keymap';
-import type { Change, Ticket } from '../../core/keymap/ticket';
+import { afterChanges, type Change, type Ticket } from '../../core/keymap/ticket';
 import { slugs } from '../../core/text/slug';
 import { changedElsewhere, Problem } from '../../schemas/problem';
 import { now } from '../clock';
 import type { KeymapModel, RevisionModel, TicketModel } from '../models/keymaps';
 import { models, within } from '../models/models';
 import { remembering } from './remembering';
-import { among, canBeNamed, inParts, insertMany, plain } from './rows';
+import { among, canBeNamed, inParts, insertMany, plain, readMany } from './rows';
 
 export type KeymapRow = Attributes<KeymapModel>;
 
@@ -46,9 +46,10 @@ export async function factoryRow(versionId: number, transaction?: Transaction): 
   return plain(row);
 }
 
+type BindingRow = readonly [id: number, command: string, chord: string, keeper: 0 | 1, hook: string];
+
 /**
  * What the draft of a keymap holds now, or of it the commands named; for the factory keymap, what it always holds.
- * Thousands of rows, so they are read as they are.
  */
 export async function loadBindings(
   keymapId: number,
@@ -57,31 +58,31 @@ export async function loadBindings(
 ): Promise<Keymap> {
   const { Binding, Spare } = await models();
   const where = { keymapId, ...among(commands) };
-  const rows = await Binding.findAll({
-    attributes: ['command', 'chord', 'keeper', 'hook'],
-    where,
-    order: ['id'],
-    raw: true,
-    ...within(transaction),
-  });
-  const spares = await Spare.findAll({
-    attributes: ['command'],
-    where,
-    order: ['id'],
-    raw: true,
-    ...within(transaction),
-  });
+  const [rows, spares] = await Promise.all([
+    readMany<BindingRow>(Binding, ['id', 'command', 'chord', 'keeper', 'hook'], where, transaction),
+    Spare.findAll({ attributes: ['command'], where, order: ['id'], raw: true, ...within(transaction) }),
+  ]);
   return keymapOf(
-    rows.map(({ command, chord, keeper, hook }) => [command, chord, Boolean(keeper), hook]),
+    rows.map(([, command, chord, keeper, hook]) => [command, chord, keeper === 1, hook]),
     spares.map((row) => row.command),
   );
 }
 
-const rememberBindings = remembering<Keymap>('bindings', 8);
+const rememberBindings = remembering<Keymap>('bindings', 24);
 
 /** What the draft of a keymap holds at its revision. */
 export const bindingsOfRow = ({ id, revision }: Pick<KeymapRow, 'id' | 'revision'>): Promise<Keymap> =>
-  rememberBindings(`${id} ${revision}`, () => loadBindings(id));
+  rememberBindings.read(`${id} ${revision}`, () => loadBindings(id));
+
+/** Within an edit: @returns what remembers the draft after it, to be called when the edit is stored. */
+export const rememberAfter = (
+  { id, revision }: KeymapRow,
+  after: KeymapRow,
+  changes: readonly Change[],
+): Promise<() => void> =>
+  rememberBindings.next(`${id} ${revision}`, `${after.id} ${after.revision}`, (keymap) =>
+    afterChanges(keymap, changes),
+  );
 
 export type Kept = {
   readonly number: number;
@@ -115,13 +116,13 @@ export async function loadKept(keymapId: number, transaction?: Transaction): Pro
   });
   if (!last) throw new Problem('not found', 'This keymap has never been kept.');
   const { id, number, cursor, keptAt } = last;
-  const keymap = await rememberKept(`${id}`, async () => {
+  const keymap = await rememberKept.read(`${id}`, async () => {
     const row = await Revision.findByPk(id, { attributes: ['bindings', 'spares'], ...within(transaction) });
     return keymapOf(row?.bindings ?? [], row?.spares ?? []);
   });
   return { number, keymap, cursor, keptAt };
 }
-const rememberKept = remembering<Keymap>('kept', 8);
+const rememberKept = remembering<Keymap>('kept', 24);
 
 /** Where on the tape a keymap was kept last, if the tape still leads there. */
 export async function keptCursor(keymapId: number, transaction?: Transaction): Promise<number | null> {
@@ -232,25 +233,18 @@ export async function insertRevision(
 }
 
 /**
- * Moves the draft on by one revision, if nobody else has.
+ * Moves the draft on by one revision, if nobody else has. @returns the keymap then.
  * @throws Problem "changed elsewhere" when the draft is no longer at the revision the edit was made on.
  */
-export async function advance(
-  row: KeymapRow,
-  revision: number,
-  cursor: number,
-  transaction: Transaction,
-): Promise<number> {
+export async function advance(row: KeymapRow, cursor: number, transaction: Transaction): Promise<KeymapRow> {
   const { Keymap } = await models();
+  const moved = { revision: row.revision + 1, cursor, lastUsedAt: now() };
   // One statement that compares and sets, so that nobody comes in between.
-  const [changed] = await Keymap.update(
-    { revision: revision + 1, cursor, lastUsedAt: now() },
-    { where: { id: row.id, revision }, transaction },
-  );
+  const [changed] = await Keymap.update(moved, { where: { id: row.id, revision: row.revision }, transaction });
   if (changed !== 1) {
     throw changedElsewhere(`${row.name} was`, { revision: row.revision });
   }
-  return revision + 1;
+  return { ...row, ...moved };
 }
 
 /** Writes what changes leave each command with. */
@@ -291,8 +285,10 @@ export async function appendTicket(
   transaction: Transaction,
 ): Promise<void> {
   const { Ticket, Revision } = await models();
-  await Ticket.destroy({ where: { keymapId, position: { [Op.gt]: position } }, transaction });
-  await Revision.update({ cursor: null }, { where: { keymapId, cursor: { [Op.gt]: position } }, transaction });
+  const fell = await Ticket.destroy({ where: { keymapId, position: { [Op.gt]: position } }, transaction });
+  // What was kept among those that fell off is no longer to be found on the tape.
+  if (fell > 0)
+    await Revision.update({ cursor: null }, { where: { keymapId, cursor: { [Op.gt]: position } }, transaction });
   await Ticket.create(ticketRow(keymapId, position + 1, ticket), { transaction });
 }
 

@@ -84,12 +84,29 @@ export async function loadProgram(
   const version = await Version.findByPk(versionId, within(transaction));
   if (!version) throw new Problem('not found', `This version of ${row.name} is no longer there.`);
   const { label, contexts, rules, revision } = version;
-  const commands = await rememberCommands(`${versionId} ${revision}`, () => loadCommands(versionId, transaction));
+  const commands = await rememberCommands.read(`${versionId} ${revision}`, () => loadCommands(versionId, transaction));
   const program: Program = { name: row.name, version: label, contexts, rules, commands };
   return { id: row.id, slug: row.slug, versionId, revision, program };
 }
 
 const rememberCommands = remembering<readonly Command[]>('commands', 4);
+// Next bundles routes apart from each other; what one has read, all know.
+const shared = globalThis as { grayPinVersions?: WeakMap<readonly unknown[], number> };
+shared.grayPinVersions ??= new WeakMap();
+const versions = shared.grayPinVersions;
+
+/** Which version these commands were read of; null for any other list. */
+export function versionOfCommands(list: readonly unknown[]): number | null {
+  return versions.get(list) ?? null;
+}
+
+/** The commands of a version as they are now. @throws Problem when there is no such version. */
+export async function commandsOfVersion(versionId: number): Promise<readonly Command[]> {
+  const { Version } = await models();
+  const version = await Version.findByPk(versionId, { attributes: ['revision'], raw: true, ...within(undefined) });
+  if (!version) throw new Problem('not found', 'This program is no longer there. Choose another on the Shelf.');
+  return rememberCommands.read(`${versionId} ${version.revision}`, () => loadCommands(versionId));
+}
 
 /** The commands of a version in the program's own order, thousands of them, so read as they are. */
 async function loadCommands(versionId: number, transaction?: Transaction): Promise<Command[]> {
@@ -101,25 +118,29 @@ async function loadCommands(versionId: number, transaction?: Transaction): Promi
     raw: true,
     ...within(transaction),
   });
-  return rows.map(({ command, name, kind, path, context }) => ({
+  const list = rows.map(({ command, name, kind, path, context }) => ({
     id: command,
     name,
     kind,
     path: JSON.parse(String(path)) as string[],
     context,
   }));
+  versions.set(list, versionId);
+  return list;
 }
 
 /** What a version allows, and of which kind those of its commands are that are named. */
 export async function rulesFor(versionId: number, commands: readonly string[], transaction: Transaction) {
   const { Version, Command } = await models();
-  const version = await Version.findByPk(versionId, { attributes: ['rules'], ...within(transaction) });
-  const rows = await Command.findAll({
-    attributes: ['command', 'kind'],
-    where: { versionId, ...among(commands) },
-    raw: true,
-    ...within(transaction),
-  });
+  const [version, rows] = await Promise.all([
+    Version.findByPk(versionId, { attributes: ['rules'], ...within(transaction) }),
+    Command.findAll({
+      attributes: ['command', 'kind'],
+      where: { versionId, ...among(commands) },
+      raw: true,
+      ...within(transaction),
+    }),
+  ]);
   return { rules: version?.rules, kinds: new Map(rows.map((one) => [one.command, one.kind])) };
 }
 

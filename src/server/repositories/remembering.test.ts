@@ -9,7 +9,7 @@ describe('what never changes under its name', () => {
   it('is read once, anew by who writes or outside of one moment, and again where the file was copied over', async () => {
     let reads = 0;
     const remembered = remembering<number>('test', 2);
-    const ask = (name: string): Promise<number> => remembered(name, async () => ++reads);
+    const ask = (name: string): Promise<number> => remembered.read(name, async () => ++reads);
     const one = () => inOneMoment(() => ask('one'));
     expect([await one(), await one()]).toEqual([1, 1]);
     expect(await inTransaction(() => ask('one'))).toBe(2);

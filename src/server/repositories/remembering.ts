@@ -12,17 +12,17 @@ const files = shared.grayPinKnown;
  * asked for last. What is given out is shared and must not be changed.
  * @param kind what is read. @param most so many are kept.
  */
-export function remembering<Value>(kind: string, most: number): typeof remembered {
-  async function remembered(given: string, read: () => Promise<Value>): Promise<Value> {
-    // Between two looks something may be written, and who writes may read what never comes to be stored.
-    if (!onlyReads()) return read();
+export function remembering<Value>(kind: string, most: number): Remembering<Value> {
+  /** What is known of the file as it is. */
+  async function knownNow(): Promise<Map<string, unknown>> {
     const file = await database();
-    const name = `${await fileStamp()} ${given}`;
     const all: Known = files.get(file) ?? new Map();
     files.set(file, all);
     const known = all.get(kind) ?? new Map<string, unknown>();
     all.set(kind, known);
-    const value = known.has(name) ? (known.get(name) as Value) : await read();
+    return known;
+  }
+  function keep(known: Map<string, unknown>, name: string, value: Value): Value {
     known.delete(name);
     known.set(name, value);
     for (const oldest of known.keys()) {
@@ -31,5 +31,29 @@ export function remembering<Value>(kind: string, most: number): typeof remembere
     }
     return value;
   }
-  return remembered;
+  return {
+    async read(given, read) {
+      // Between two looks something may be written, and who writes may read what never comes to be stored.
+      if (!onlyReads()) return read();
+      const [known, name] = [await knownNow(), `${await fileStamp()} ${given}`];
+      return keep(known, name, known.has(name) ? (known.get(name) as Value) : await read());
+    },
+    async next(given, after, work) {
+      const [known, stamp] = [await knownNow(), await fileStamp()];
+      const before = known.get(`${stamp} ${given}`);
+      return () => {
+        if (before !== undefined) keep(known, `${stamp} ${after}`, work(before as Value));
+      };
+    },
+  };
 }
+
+type Remembering<Value> = {
+  /** What goes by a name, from memory if it is there. */
+  readonly read: (given: string, read: () => Promise<Value>) => Promise<Value>;
+  /**
+   * Within a transaction that makes one thing of another: @returns what remembers that too, if the one it is made of is
+   * remembered, to be called when all is stored.
+   */
+  readonly next: (given: string, after: string, work: (before: Value) => Value) => Promise<() => void>;
+};

@@ -1,5 +1,15 @@
-import type { Attributes, CreationAttributes, Model, ModelStatic, Transaction } from 'sequelize';
+import {
+  type Attributes,
+  type CreationAttributes,
+  col,
+  fn,
+  type Model,
+  type ModelStatic,
+  type Transaction,
+  type WhereOptions,
+} from 'sequelize';
 import { oddCharacter } from '../../core/text/oddCharacter';
+import { within } from '../models/models';
 
 /** So many rows or names go into one statement, which the driver takes no longer than a million signs. */
 const MOST_AT_ONCE = 500;
@@ -29,4 +39,25 @@ export async function insertMany<One extends Model>(
   transaction: Transaction,
 ): Promise<void> {
   await inParts(rows, (some) => kind.bulkCreate(some, { transaction }));
+}
+
+/**
+ * Thousands of rows in the order of a number in them, as one text that the file makes in its own thread: read row by row,
+ * they would keep everybody else waiting.
+ * @param columns the number first. @returns the values of these columns, row by row.
+ */
+export async function readMany<Values extends readonly [number, ...unknown[]]>(
+  kind: ModelStatic<Model>,
+  columns: readonly string[],
+  where: WhereOptions,
+  transaction: Transaction | undefined,
+): Promise<Values[]> {
+  const each = fn('json_array', ...columns.map((one) => col(one)));
+  const [found] = (await kind.findAll({
+    attributes: [[fn('json_group_array', each), 'all']],
+    where,
+    raw: true,
+    ...within(transaction),
+  })) as unknown as { readonly all: string }[];
+  return (JSON.parse(found?.all ?? '[]') as Values[]).sort((a, b) => a[0] - b[0]);
 }

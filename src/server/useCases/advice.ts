@@ -22,10 +22,20 @@ export const loadAdvice = ofOneMoment(async function loadAdvice(view: KeymapView
 
 /** Which keys other programs give to what these commands are about. */
 async function loadElsewhere(commands: readonly Command[], program: ProgramRow): Promise<readonly Elsewhere[]> {
-  const wanted = new Set(commands.map((command) => aboutOf(command)));
   const others = (await listPrograms()).filter((one) => one.id !== program.id && one.putAwayAt === null);
   const elsewhere = (await Promise.all(others.map((one) => keysIn(one)))).flat();
+  if (elsewhere.length === 0) return elsewhere;
+  const wanted = allAbout(commands);
   return elsewhere.filter((one) => one.about !== '' && wanted.has(one.about));
+}
+
+const abouts = new WeakMap<readonly Command[], ReadonlySet<string>>();
+
+/** What these commands are about; the same list is asked for with every page of a program. */
+function allAbout(commands: readonly Command[]): ReadonlySet<string> {
+  const about = abouts.get(commands) ?? new Set(commands.map((command) => aboutOf(command)));
+  abouts.set(commands, about);
+  return about;
 }
 
 const known = new Map<string, readonly Elsewhere[]>();

@@ -32,6 +32,7 @@ import {
   loadBindings,
   loadKept,
   loadTape,
+  rememberAfter,
   tapeLength,
   updateKeymap,
   writeChanges,
@@ -45,7 +46,8 @@ export function draftState(row: KeymapRow, keptCursor: number | null): DraftStat
 
 /** What an edit did to the bindings, and to the tape if not all of it stays as it was. */
 type Did = {
-  readonly id: number;
+  /** The keymap after it. */
+  readonly row: KeymapRow;
   readonly changes?: readonly Change[];
   readonly tape?: DraftAnswer['tape'];
   readonly keeps?: boolean;
@@ -55,26 +57,30 @@ type Did = {
  * Does an edit of a draft if nobody has changed it since what the edit was made on, and once however often it is sent.
  * @throws Problem "changed elsewhere", and "not allowed" where the keymap is locked.
  */
-function editDraft(
+async function editDraft(
   id: number,
   { revision, key }: EditMark,
   work: (row: KeymapRow, transaction: Transaction) => Promise<Did>,
 ): Promise<DraftAnswer | DoneBefore> {
-  return inTransaction(async (transaction) => {
+  let remember = (): void => {};
+  const answer = await inTransaction(async (transaction) => {
     const before = await doneBefore(key, transaction);
     if (before) return { doneOn: before.doneOn ?? id };
     const row = await keymapById(id, transaction);
     mustBe(row, revision);
     const did = await work(row, transaction);
-    await noteDone(key, transaction, did.id);
-    const length = did.tape ? 0 : await tapeLength(did.id, transaction);
+    await noteDone(key, transaction, did.row.id);
+    if (did.row.id === row.id) remember = await rememberAfter(row, did.row, did.changes ?? []);
+    const length = did.tape ? 0 : await tapeLength(did.row.id, transaction);
     return {
-      state: draftState(await keymapById(did.id, transaction), await keptCursor(did.id, transaction)),
+      state: draftState(did.row, await keptCursor(did.row.id, transaction)),
       changes: did.changes ?? [],
       tape: did.tape ?? { stays: length, added: null },
       keeps: did.keeps ?? false,
     };
   });
+  remember();
+  return answer;
 }
 
 function mustBe(row: KeymapRow, revision: number | undefined): void {
@@ -115,8 +121,8 @@ async function putOnTape(row: KeymapRow, ticket: Ticket, transaction: Transactio
   const { changes, ...added } = ticket;
   await writeChanges(row.id, changes, transaction);
   await appendTicket(row.id, row.cursor, ticket, transaction);
-  await advance(row, row.revision, row.cursor + 1, transaction);
-  return { id: row.id, changes, tape: { stays: row.cursor, added } };
+  const moved = await advance(row, row.cursor + 1, transaction);
+  return { row: moved, changes, tape: { stays: row.cursor, added } };
 }
 
 /** The commands that tickets touch: all of a keymap that these need to be judged by. */
@@ -176,8 +182,7 @@ async function moveTo(row: KeymapRow, cursor: number, transaction: Transaction):
   const to = replayTickets(from, steps);
   const changes = compareKeymaps(from, to);
   await writeChanges(id, changes, transaction);
-  await advance(row, row.revision, cursor, transaction);
-  return { id, changes };
+  return { row: await advance(row, cursor, transaction), changes };
 }
 
 /** Keeps the draft as the keymap's next version. */
@@ -188,8 +193,7 @@ export function keepKeymap(id: number, mark: EditMark): Promise<DraftAnswer | Do
     if (row.unnamed)
       throw new Problem('not valid', 'This keymap has no name yet. Keep it as a new keymap and give it one.');
     await insertRevision(id, await loadBindings(id, transaction), row.cursor, transaction);
-    await advance(row, row.revision, row.cursor, transaction);
-    return { id, keeps: true };
+    return { row: await advance(row, row.cursor, transaction), keeps: true };
   });
 }
 
@@ -202,10 +206,10 @@ export function keepAsNew(id: number, mark: EditMark, name: string, owner: strin
     const keymap = await loadBindings(id, transaction);
     if (row.unnamed) {
       const slug = await freeSlug(row.programId, name, transaction);
-      await updateKeymap(id, { name, owner, slug, unnamed: false }, transaction);
+      const named = { name, owner, slug, unnamed: false };
+      await updateKeymap(id, named, transaction);
       await insertRevision(id, keymap, row.cursor, transaction);
-      await advance(row, row.revision, row.cursor, transaction);
-      return { id, keeps: true };
+      return { row: { ...(await advance(row, row.cursor, transaction)), ...named }, keeps: true };
     }
     const tape = await loadTape(id, transaction, 0, row.cursor);
     const made = await insertKeymap(
@@ -213,7 +217,7 @@ export function keepAsNew(id: number, mark: EditMark, name: string, owner: strin
       transaction,
     );
     if (!row.factory) await backToKept(row, transaction);
-    return { id: made.id, keeps: true };
+    return { row: made, keeps: true };
   });
 }
 
@@ -227,7 +231,7 @@ async function backToKept(row: KeymapRow, transaction: Transaction): Promise<Did
   if (kept.cursor !== null) return moveTo(row, kept.cursor, transaction);
   // The tape no longer leads to what was kept, so one ticket does.
   const changes = compareKeymaps(await loadBindings(row.id, transaction), kept.keymap);
-  return changes.length === 0 ? { id: row.id } : putOnTape(row, { title: BACK_TO_KEPT, changes }, transaction);
+  return changes.length === 0 ? { row } : putOnTape(row, { title: BACK_TO_KEPT, changes }, transaction);
 }
 
 /** A copy of a keymap as its draft stands, under a name of its own. */

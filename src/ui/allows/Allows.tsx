@@ -17,6 +17,7 @@ import { entryOf } from '@/core/text/entryOf';
 import type { ProgramView } from '@/core/view/views';
 import { Tick } from '../kit/Tick';
 import { useNotice } from '../shell/Notices';
+import { unpacked } from '../shell/unpacked';
 import { useKept } from '../sync/useKept';
 import { programWay } from '../sync/ways';
 import { AddCommand } from './AddCommand';
@@ -154,3 +155,4 @@ export function Allows({ initial }: { initial: ProgramView }) {
     </div>
   );
 }
+export const PackedAllows = unpacked(Allows);

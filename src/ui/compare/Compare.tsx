@@ -18,6 +18,7 @@ import { FilterChip } from '../kit/FilterChip';
 import { Pick } from '../kit/Pick';
 import { Row } from '../kit/Row';
 import { KeyCaps } from '../parts/KeyCaps';
+import { unpacked } from '../shell/unpacked';
 import styles from './compare.module.css';
 
 type Props = { readonly left: KeymapView; readonly right: KeymapView; readonly links: readonly KeymapLink[] };
@@ -136,3 +137,4 @@ function Keys({ bindings }: { bindings: readonly Binding[] }) {
     </span>
   );
 }
+export const PackedCompare = unpacked(Compare);

@@ -29,6 +29,7 @@ import { replaceAddress } from '../kit/useBackCloses';
 import { KeymapPicker } from '../parts/KeymapPicker';
 import { useWorkerTask } from '../parts/useWorkerTask';
 import { useSettings } from '../shell/SettingsContext';
+import { unpacked } from '../shell/unpacked';
 import { ByConcept } from './ByConcept';
 import styles from './compareAll.module.css';
 import { HandsOf } from './HandsOf';
@@ -249,3 +250,4 @@ function Matrix({
     </section>
   );
 }
+export const PackedCompareAll = unpacked(CompareAll);

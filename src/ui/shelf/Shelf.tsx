@@ -13,6 +13,7 @@ import { ActionsMenu } from '../parts/ActionsMenu';
 import { NameDialog } from '../parts/NameDialog';
 import { ask, messageOf } from '../shell/api';
 import { useNotice } from '../shell/Notices';
+import { unpacked } from '../shell/unpacked';
 import { KeyStrip } from './KeyStrip';
 import styles from './shelf.module.css';
 
@@ -249,3 +250,4 @@ function usedWords(at: string | null): string {
   if (at === null) return 'Not opened yet';
   return `Opened ${new Date(at).toLocaleDateString('en-US', { day: 'numeric', month: 'long', timeZone: 'UTC' })}`;
 }
+export const PackedShelf = unpacked(Shelf);

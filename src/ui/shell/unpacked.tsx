@@ -1,12 +1,81 @@
 'use client';
 
-import { type ComponentType, useMemo } from 'react';
+import Skeleton from '@mui/material/Skeleton';
+import { type ComponentType, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { preload } from 'react-dom';
 import { type Packed, unpack } from '@/core/view/packed';
+import { ask } from './api';
 
-/** A screen that is given all it shows as one text: a program has thousands of commands. */
+const never = () => () => {};
+/** False on the server and in the picture it sent, true ever after. */
+const useInBrowser = (): boolean =>
+  useSyncExternalStore(
+    never,
+    () => true,
+    () => false,
+  );
+
+/** What was set apart and is here already, by its address, which names what it is. */
+const lists = new Map<string, unknown>();
+/** As many programs as a screen shows at once. */
+const MOST = 6;
+
+async function fetchList(address: string): Promise<void> {
+  const list = await ask<unknown>('GET', address);
+  lists.set(address, list);
+  for (const oldest of lists.keys()) {
+    if (lists.size <= MOST) break;
+    lists.delete(oldest);
+  }
+}
+
+/** The lists at these addresses; null until all are here. @throws Refused when one can't be had. */
+function useLists(addresses: readonly string[]): ReadonlyMap<string, unknown> | null {
+  const [found, setFound] = useState<ReadonlyMap<string, unknown> | null>(null);
+  const [failed, setFailed] = useState<unknown>(null);
+  const known = useMemo(() => {
+    const here = new Map(addresses.map((one) => [one, lists.get(one)]));
+    return [...here.values()].includes(undefined) ? null : here;
+  }, [addresses]);
+  useEffect(() => {
+    if (known) return;
+    let left = false;
+    const missing = addresses.filter((one) => !lists.has(one));
+    Promise.all(missing.map(fetchList)).then(
+      () => !left && setFound(new Map(addresses.map((one) => [one, lists.get(one)]))),
+      (error: unknown) => !left && setFailed(error),
+    );
+    return () => {
+      left = true;
+    };
+  }, [addresses, known]);
+  if (failed) throw failed;
+  return known ?? found;
+}
+
+/**
+ * A screen that is given all it shows as one text: a program has thousands of commands. It is drawn by the browser
+ * alone. The server would draw each control of it, one page at a time, only to have it drawn again here.
+ */
 export function unpacked<Props extends object>(Screen: ComponentType<Props>) {
+  function Whole({ packed }: { readonly packed: Packed<Props> }) {
+    const found = useLists(packed.apart);
+    const props = useMemo(() => found && unpack(packed, found), [packed, found]);
+    return props ? <Screen {...props} /> : <Coming />;
+  }
   return function Unpacked({ packed }: { readonly packed: Packed<Props> }) {
-    const props = useMemo(() => unpack(packed), [packed]);
-    return <Screen {...props} />;
+    const inBrowser = useInBrowser();
+    if (!inBrowser) for (const one of packed.apart) preload(one, { as: 'fetch', crossOrigin: 'anonymous' });
+    return inBrowser ? <Whole packed={packed} /> : <Coming />;
   };
+}
+
+function Coming() {
+  return (
+    <div className="screen" aria-busy>
+      <header className="bar">
+        <Skeleton width="12em" height="2em" />
+      </header>
+    </div>
+  );
 }

@@ -1,8 +1,9 @@
 import type { Metadata } from 'next';
 import { ofOneMoment } from '@/server/database';
 import { loadPrograms } from '@/server/useCases/match';
+import { packScreen } from '@/server/useCases/packScreen';
 import { listLinks } from '@/server/useCases/screens';
-import { CompareAll } from '@/ui/match/CompareAll';
+import { PackedCompareAll } from '@/ui/match/CompareAll';
 import { NoOther } from '@/ui/match/NoOther';
 
 type Props = { searchParams: Promise<{ with?: string | string[]; show?: string | string[] }> };
@@ -17,11 +18,13 @@ export default ofOneMoment(async function Page({ searchParams }: Props) {
   if (all.views.length < 2) return <NoOther program={all.views[0]?.program.name ?? 'Nothing'} />;
   const key = all.views.map((one) => one.draft.id).join();
   return (
-    <CompareAll
+    <PackedCompareAll
       key={key}
-      all={all}
-      links={await listLinks()}
-      initialShown={given.show === 'concepts' ? 'concepts' : 'hands'}
+      packed={packScreen({
+        all,
+        links: await listLinks(),
+        initialShown: given.show === 'concepts' ? 'concepts' : 'hands',
+      })}
     />
   );
 });

@@ -1,8 +1,8 @@
 import { notFound } from 'next/navigation';
 import { addressPart } from '@/app/addressPart';
 import { titleOf } from '@/app/titleOf';
-import { pack } from '@/core/view/packed';
 import { ofOneMoment } from '@/server/database';
+import { packScreen } from '@/server/useCases/packScreen';
 import { listLinks, orMissing } from '@/server/useCases/screens';
 import { loadWorkspaces } from '@/server/useCases/workspaces';
 import { showOf } from '@/ui/workspaces/shows';
@@ -22,7 +22,7 @@ export default ofOneMoment(async function Page({ params, searchParams }: Props) 
   return (
     <PackedWorkspaces
       key={`${slug} ${state.person}`}
-      packed={pack({
+      packed={packScreen({
         given,
         links: await listLinks(),
         initialShow: showOf(show),

@@ -1,9 +1,9 @@
 import { notFound } from 'next/navigation';
 import { addressPart } from '@/app/addressPart';
 import { titleOf } from '@/app/titleOf';
-import { pack } from '@/core/view/packed';
 import { ofOneMoment } from '@/server/database';
 import { loadMatch } from '@/server/useCases/match';
+import { packScreen } from '@/server/useCases/packScreen';
 import { listLinks, noteUse, orMissing } from '@/server/useCases/screens';
 import { PackedMatch } from '@/ui/match/Match';
 import { SHOWN } from '@/ui/match/matchRows';
@@ -30,7 +30,7 @@ export default ofOneMoment(async function Page({ params, searchParams }: Props) 
   return (
     <PackedMatch
       key={`${match.view.draft.id} ${theirs.draft.id}`}
-      packed={pack({
+      packed={packScreen({
         match: { ...match, theirs },
         links: await listLinks(),
         initialShown: SHOWN.find((one) => one === show) ?? null,

@@ -1,9 +1,9 @@
 import { notFound } from 'next/navigation';
 import { addressPart } from '@/app/addressPart';
 import { titleOf } from '@/app/titleOf';
-import { pack } from '@/core/view/packed';
 import { sheetOptions } from '@/schemas/sheets';
 import { ofOneMoment } from '@/server/database';
+import { packScreen } from '@/server/useCases/packScreen';
 import { listLinks, orMissing } from '@/server/useCases/screens';
 import { loadSheets } from '@/server/useCases/sheets';
 import { PackedSheets } from '@/ui/sheets/Sheets';
@@ -25,7 +25,7 @@ export default ofOneMoment(async function Page({ params, searchParams }: Props) 
   return (
     <PackedSheets
       key={view.draft.id}
-      packed={pack({
+      packed={packScreen({
         given,
         links: await listLinks(),
         initial: sheetOptions({ contents: view.toFactory.length > 0 ? 'yours' : 'all', ...(await searchParams) }),

@@ -3,8 +3,9 @@ import { addressPart } from '@/app/addressPart';
 import { titleOf } from '@/app/titleOf';
 import { ofOneMoment } from '@/server/database';
 import { loadProgramView } from '@/server/useCases/editProgram';
+import { packScreen } from '@/server/useCases/packScreen';
 import { orMissing } from '@/server/useCases/screens';
-import { Allows } from '@/ui/allows/Allows';
+import { PackedAllows } from '@/ui/allows/Allows';
 
 export const generateMetadata = titleOf('What the program allows');
 
@@ -12,5 +13,5 @@ export const generateMetadata = titleOf('What the program allows');
 export default ofOneMoment(async function Page({ params }: { params: Promise<{ program: string }> }) {
   const view = await orMissing(loadProgramView(addressPart((await params).program)));
   if (!view) notFound();
-  return <Allows initial={view} />;
+  return <PackedAllows packed={packScreen({ initial: view })} />;
 });

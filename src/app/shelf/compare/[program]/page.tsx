@@ -2,8 +2,9 @@ import { notFound } from 'next/navigation';
 import { addressPart } from '@/app/addressPart';
 import { titleOf } from '@/app/titleOf';
 import { ofOneMoment } from '@/server/database';
+import { packScreen } from '@/server/useCases/packScreen';
 import { listLinks, loadKeymapView, orMissing } from '@/server/useCases/screens';
-import { Compare } from '@/ui/compare/Compare';
+import { PackedCompare } from '@/ui/compare/Compare';
 
 type Props = {
   params: Promise<{ program: string }>;
@@ -26,5 +27,6 @@ export default ofOneMoment(async function Page({ params, searchParams }: Props) 
       : null;
   const [one, other] = views ?? [];
   if (!one || !other) notFound();
-  return <Compare key={`${one.draft.id} ${other.draft.id}`} left={one} right={other} links={links} />;
+  const packed = packScreen({ left: one, right: other, links });
+  return <PackedCompare key={`${one.draft.id} ${other.draft.id}`} packed={packed} />;
 });

@@ -1,8 +1,8 @@
 import { notFound } from 'next/navigation';
 import { addressPart } from '@/app/addressPart';
 import { titleOf } from '@/app/titleOf';
-import { pack } from '@/core/view/packed';
 import { ofOneMoment } from '@/server/database';
+import { packScreen } from '@/server/useCases/packScreen';
 import { listLinks, loadKeymapView, noteUse, orMissing } from '@/server/useCases/screens';
 import { loadRoom } from '@/server/useCases/workspaces';
 import { PackedTryout } from '@/ui/tryout/Tryout';
@@ -21,7 +21,7 @@ export default ofOneMoment(async function Page({ params }: Props) {
   return (
     <PackedTryout
       key={`${view.draft.id} ${view.draft.revision} ${roomView.state.person}`}
-      packed={pack({
+      packed={packScreen({
         view,
         roomView,
         links: await listLinks(),

@@ -1,9 +1,9 @@
 import { notFound } from 'next/navigation';
 import { addressPart } from '@/app/addressPart';
 import { titleOf } from '@/app/titleOf';
-import { pack } from '@/core/view/packed';
 import { ofOneMoment } from '@/server/database';
 import { loadWishes } from '@/server/useCases/advice';
+import { packScreen } from '@/server/useCases/packScreen';
 import { listLinks, noteUse, orMissing } from '@/server/useCases/screens';
 import { PackedWishes } from '@/ui/wishes/Wishes';
 
@@ -24,7 +24,7 @@ export default ofOneMoment(async function Page({ params, searchParams }: Props) 
   return (
     <PackedWishes
       key={wishes.view.draft.id}
-      packed={pack({
+      packed={packScreen({
         wishes,
         links: await listLinks(),
         initialShown: show === 'gains' ? 'gains' : 'plan',

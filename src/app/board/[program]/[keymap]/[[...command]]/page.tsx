@@ -1,9 +1,9 @@
 import { notFound } from 'next/navigation';
 import { addressPart } from '@/app/addressPart';
 import { titleOf } from '@/app/titleOf';
-import { pack } from '@/core/view/packed';
 import { ofOneMoment } from '@/server/database';
 import { loadAdvice } from '@/server/useCases/advice';
+import { packScreen } from '@/server/useCases/packScreen';
 import { listLinks, loadKeymapView, noteUse, orMissing } from '@/server/useCases/screens';
 import { PackedBoard } from '@/ui/board/Board';
 
@@ -25,7 +25,7 @@ export default ofOneMoment(async function Page({ params, searchParams }: Props) 
   return (
     <PackedBoard
       key={view.draft.id}
-      packed={pack({
+      packed={packScreen({
         view,
         advice: await loadAdvice(view),
         links: await listLinks(),

@@ -1,0 +1,62 @@
+import { createHash } from 'node:crypto';
+import { promisify } from 'node:util';
+import { gzip } from 'node:zlib';
+import { type Packed, pack } from '../../core/view/packed';
+import { Problem } from '../../schemas/problem';
+import { ofOneMoment } from '../database';
+import { commandsOfVersion, versionOfCommands } from '../repositories/programs';
+
+type CommandList = { readonly mark: string; readonly text: string; zipped?: Promise<Buffer> };
+// Next bundles routes apart from each other; the page and the address it names know the same lists.
+const shared = globalThis as {
+  grayPinLists?: { readonly of: WeakMap<readonly unknown[], CommandList>; readonly byMark: Map<string, CommandList> };
+};
+shared.grayPinLists ??= { of: new WeakMap(), byMark: new Map() };
+const lists = shared.grayPinLists;
+const MOST = 4;
+
+function listOf(commands: readonly unknown[]): CommandList {
+  const known = lists.of.get(commands);
+  if (known) return known;
+  const text = JSON.stringify(commands);
+  const mark = createHash('sha256').update(text).digest('base64url');
+  const list = lists.byMark.get(mark) ?? { mark, text };
+  lists.of.set(commands, list);
+  lists.byMark.set(mark, list);
+  for (const oldest of lists.byMark.keys()) {
+    if (lists.byMark.size <= MOST) break;
+    lists.byMark.delete(oldest);
+  }
+  return list;
+}
+
+/**
+ * What a screen shows, packed. Commands of programs are set apart: they are the most of it, and the same on every screen,
+ * so that the browser has to ask for them once.
+ */
+export function packScreen<Value>(value: Value): Packed<Value> {
+  return pack(value, (list) => {
+    const version = versionOfCommands(list);
+    return version === null ? null : `/api/versions/${version}/commands/${listOf(list).mark}`;
+  });
+}
+
+/**
+ * The commands of a version of a program, by the mark of what they are.
+ * @throws Problem when they are others by now.
+ */
+export const commandList = ofOneMoment(async function commandList(
+  versionId: number,
+  mark: string,
+): Promise<{ readonly text: string; readonly zipped: () => Promise<Buffer> }> {
+  const list = lists.byMark.get(mark) ?? listOf(await commandsOfVersion(versionId));
+  if (list.mark !== mark)
+    throw new Problem('not found', 'This program has other commands by now. Load the page again to see them.');
+  return {
+    text: list.text,
+    zipped: () => {
+      list.zipped ??= promisify(gzip)(list.text);
+      return list.zipped;
+    },
+  };
+});
