@@ -2,6 +2,8 @@ import type { NextConfig } from 'next';
 
 const config: NextConfig = {
   serverExternalPackages: ['sequelize', 'sqlite3', 'umzug', 'pdfkit', 'fontkit'],
+  // The browser is on this machine: packing and unpacking would take longer than what they spare.
+  compress: false,
   poweredByHeader: false,
   devIndicators: false,
   reactStrictMode: true,

@@ -182,7 +182,7 @@ const shared = globalThis as {
   grayPinMoment?: AsyncLocalStorage<Moment>;
 };
 /** A transaction that everything asked belongs to, and whether it may write. */
-type Moment = { readonly transaction: Transaction; readonly writes: boolean };
+type Moment = { readonly transaction: Transaction; readonly writes: boolean; stamp?: Promise<string> };
 shared.grayPinMoment ??= new AsyncLocalStorage<Moment>();
 const moment = shared.grayPinMoment;
 
@@ -228,6 +228,19 @@ export async function inTransaction<T>(work: (transaction: Transaction) => Promi
   return said;
 }
 
+/**
+ * Waits for all of several statements of a transaction that don't hang on each other, also where one fails: what is still
+ * on its way then must not come after the rollback. @throws what the first of them threw.
+ */
+export async function together<Works extends readonly unknown[]>(
+  ...works: { readonly [At in keyof Works]: Promise<Works[At]> }
+): Promise<Works> {
+  const ended = await Promise.allSettled(works);
+  const failed = ended.find((one) => one.status === 'rejected');
+  if (failed) throw failed.reason;
+  return ended.map((one) => (one as PromiseFulfilledResult<unknown>).value) as unknown as Works;
+}
+
 /** The transaction in which everything is read of one moment; null where each query reads for itself. */
 export function momentNow(): Transaction | null {
   return moment.getStore()?.transaction ?? null;
@@ -242,7 +255,14 @@ export function onlyReads(): boolean {
  * What tells the file, as this moment reads it, from one that was copied over it while it was open: a copying counts as a
  * change of the schema.
  */
-export async function fileStamp(): Promise<string> {
+export function fileStamp(): Promise<string> {
+  const now = moment.getStore();
+  if (!now) return askStamp();
+  now.stamp ??= askStamp();
+  return now.stamp;
+}
+
+async function askStamp(): Promise<string> {
   const sequelize = await database();
   const [said] = await sequelize.query('PRAGMA schema_version', { plain: false, transaction: momentNow() });
   return JSON.stringify(said);

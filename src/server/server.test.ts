@@ -10,10 +10,10 @@ import { DEFAULT_FORMS } from '../core/program/program';
 import { sampleProgram } from '../core/testing/sampleProgram';
 import { EMPTY_PLAN } from '../core/transfer/matchPlan';
 import { Problem } from '../schemas/problem';
-import { closeDatabase, database, openDatabaseFile } from './database';
+import { closeDatabase, database, inOneMoment, openDatabaseFile } from './database';
 import { seedDemo } from './demo/seedDemo';
 import { readProgramFile, understand } from './reading/understand';
-import { findKeymap, keymapById, listKeymaps, loadBindings } from './repositories/keymaps';
+import { bindingsOfRow, findKeymap, keymapById, listKeymaps, loadBindings } from './repositories/keymaps';
 import { findProgram } from './repositories/programs';
 import { discardDraft, editKeymap, keepAsNew, keepKeymap, moveOnTape } from './testing/draftSteps';
 import { onOwnData } from './testing/onOwnData';
@@ -60,7 +60,13 @@ async function fresh() {
     programId: row.id,
   };
 }
-const stored = async (id: number): Promise<readonly Row[]> => rowsOf(await loadBindings(id));
+const stored = async (id: number): Promise<readonly Row[]> => {
+  const rows = rowsOf(await loadBindings(id));
+  // What is remembered of the draft is what is stored, whatever became of it.
+  const remembered = await inOneMoment(async () => rowsOf(await bindingsOfRow(await keymapById(id))));
+  expect(remembered).toEqual(rows);
+  return rows;
+};
 
 describe('a keymap on disk', () => {
   it('takes edits, undoes and redoes them after the file was closed, and drops what was undone when a new edit comes', async () => {

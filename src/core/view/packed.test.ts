@@ -34,6 +34,8 @@ it('sets lists apart, each once, and puts them back where they stood', () => {
 
 it('gives back any plain data', () => {
   fc.assert(
-    fc.property(fc.jsonValue(), (value) => expect(unpack(pack(value))).toEqual(JSON.parse(JSON.stringify(value)))),
+    fc.property(fc.jsonValue(), (value) => {
+      expect(unpack(pack(value))).toEqual(JSON.parse(JSON.stringify(value)));
+    }),
   );
 });

@@ -1,10 +1,11 @@
 import { type Attributes, Op, type Transaction } from 'sequelize';
+import { type Tally, tallyAfter, tallyOf } from '../../core/keymap/inBrief';
 import { type Binding, type Keymap, keymapOf, rowsOf } from '../../core/keymap/keymap';
 import { afterChanges, type Change, type Ticket } from '../../core/keymap/ticket';
 import { slugs } from '../../core/text/slug';
 import { changedElsewhere, Problem } from '../../schemas/problem';
 import { now } from '../clock';
-import type { KeymapModel, RevisionModel, TicketModel } from '../models/keymaps';
+import type { KeymapModel, RevisionModel } from '../models/keymaps';
 import { models, within } from '../models/models';
 import { remembering } from './remembering';
 import { among, canBeNamed, inParts, insertMany, plain, readMany } from './rows';
@@ -74,15 +75,36 @@ const rememberBindings = remembering<Keymap>('bindings', 24);
 export const bindingsOfRow = ({ id, revision }: Pick<KeymapRow, 'id' | 'revision'>): Promise<Keymap> =>
   rememberBindings.read(`${id} ${revision}`, () => loadBindings(id));
 
+const rememberTally = remembering<Tally>('tallies', 24);
+
+/** What is counted of the draft of a keymap at its revision, and whether it had to be counted for this. */
+export async function tallyOfRow(row: KeymapRow): Promise<{ readonly tally: Tally; readonly counted: boolean }> {
+  let counted = false;
+  const tally = await rememberTally.read(`${row.id} ${row.revision}`, async () => {
+    counted = true;
+    const factory = await bindingsOfRow(await factoryRow(row.versionId));
+    return tallyOf(await bindingsOfRow(row), factory, (await loadKept(row.id)).keymap);
+  });
+  return { tally, counted };
+}
+
 /** Within an edit: @returns what remembers the draft after it, to be called when the edit is stored. */
-export const rememberAfter = (
-  { id, revision }: KeymapRow,
+export async function rememberAfter(
+  before: KeymapRow,
   after: KeymapRow,
   changes: readonly Change[],
-): Promise<() => void> =>
-  rememberBindings.next(`${id} ${revision}`, `${after.id} ${after.revision}`, (keymap) =>
-    afterChanges(keymap, changes),
-  );
+  keeps: boolean,
+): Promise<() => void> {
+  const names = [`${before.id} ${before.revision}`, `${after.id} ${after.revision}`] as const;
+  const [nextBindings, nextTally] = [await rememberBindings.next(...names), await rememberTally.next(...names)];
+  return () => {
+    const keymap = nextBindings((one) => afterChanges(one, changes));
+    // What was kept is what is counted against.
+    if (!keymap || keeps) return;
+    const touched = changes.map(({ command }) => command);
+    nextTally((one) => tallyAfter(one, keymap, touched));
+  };
+}
 
 export type Kept = {
   readonly number: number;
@@ -136,11 +158,7 @@ export async function keptCursor(keymapId: number, transaction?: Transaction): P
   return row?.cursor ?? null;
 }
 
-const ticketOf = ({ title, changes, pulled }: TicketModel): Ticket => ({
-  title,
-  changes,
-  ...(pulled === null ? {} : { pulled }),
-});
+type TicketRow = readonly [position: number, title: string, changes: string, pulled: string | null];
 
 /** The tape, applied tickets and undone ones; of it, where so asked, what lies after one place and up to another. */
 export async function loadTape(
@@ -150,12 +168,13 @@ export async function loadTape(
   upTo = Number.MAX_SAFE_INTEGER,
 ): Promise<Ticket[]> {
   const { Ticket } = await models();
-  const rows = await Ticket.findAll({
-    where: { keymapId, position: { [Op.gt]: after, [Op.lte]: upTo } },
-    order: ['position'],
-    ...within(transaction),
-  });
-  return rows.map(ticketOf);
+  const where = { keymapId, position: { [Op.gt]: after, [Op.lte]: upTo } };
+  const rows = await readMany<TicketRow>(Ticket, ['position', 'title', 'changes', 'pulled'], where, transaction);
+  return rows.map(([, title, changes, pulled]) => ({
+    title,
+    changes: JSON.parse(changes) as Change[],
+    ...(pulled === null ? {} : { pulled: JSON.parse(pulled) as number[] }),
+  }));
 }
 
 /** How many tickets the tape has, applied ones and undone ones. */

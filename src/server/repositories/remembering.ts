@@ -38,11 +38,14 @@ export function remembering<Value>(kind: string, most: number): Remembering<Valu
       const [known, name] = [await knownNow(), `${await fileStamp()} ${given}`];
       return keep(known, name, known.has(name) ? (known.get(name) as Value) : await read());
     },
-    async next(given, after, work) {
+    async next(given, after) {
       const [known, stamp] = [await knownNow(), await fileStamp()];
-      const before = known.get(`${stamp} ${given}`);
-      return () => {
-        if (before !== undefined) keep(known, `${stamp} ${after}`, work(before as Value));
+      const before = known.get(`${stamp} ${given}`) as Value | undefined;
+      return (work) => {
+        if (before === undefined) return undefined;
+        // What it was is asked for no more.
+        known.delete(`${stamp} ${given}`);
+        return keep(known, `${stamp} ${after}`, work(before));
       };
     },
   };
@@ -53,7 +56,7 @@ type Remembering<Value> = {
   readonly read: (given: string, read: () => Promise<Value>) => Promise<Value>;
   /**
    * Within a transaction that makes one thing of another: @returns what remembers that too, if the one it is made of is
-   * remembered, to be called when all is stored.
+   * remembered, and gives it back; to be called when all is stored.
    */
-  readonly next: (given: string, after: string, work: (before: Value) => Value) => Promise<() => void>;
+  readonly next: (given: string, after: string) => Promise<(work: (before: Value) => Value) => Value | undefined>;
 };

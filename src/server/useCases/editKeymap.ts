@@ -16,7 +16,7 @@ import type { EditMark } from '../../core/sync/versioned';
 import type { DoneBefore, DraftAnswer, DraftState } from '../../core/view/views';
 import { changedElsewhere, Problem } from '../../schemas/problem';
 import { now } from '../clock';
-import { inTransaction } from '../database';
+import { inTransaction, together } from '../database';
 import { doneBefore, noteDone } from '../repositories/inStep';
 import {
   advance,
@@ -64,20 +64,19 @@ async function editDraft(
 ): Promise<DraftAnswer | DoneBefore> {
   let remember = (): void => {};
   const answer = await inTransaction(async (transaction) => {
-    const before = await doneBefore(key, transaction);
+    const [before, row] = await together(doneBefore(key, transaction), keymapById(id, transaction));
     if (before) return { doneOn: before.doneOn ?? id };
-    const row = await keymapById(id, transaction);
     mustBe(row, revision);
     const did = await work(row, transaction);
-    await noteDone(key, transaction, did.row.id);
-    if (did.row.id === row.id) remember = await rememberAfter(row, did.row, did.changes ?? []);
-    const length = did.tape ? 0 : await tapeLength(did.row.id, transaction);
-    return {
-      state: draftState(did.row, await keptCursor(did.row.id, transaction)),
-      changes: did.changes ?? [],
-      tape: did.tape ?? { stays: length, added: null },
-      keeps: did.keeps ?? false,
-    };
+    const { row: after, changes = [], keeps = false, tape } = did;
+    const [kept, length, next] = await together(
+      keptCursor(after.id, transaction),
+      tape ? Promise.resolve(0) : tapeLength(after.id, transaction),
+      after.id === row.id ? rememberAfter(row, after, changes, keeps) : Promise.resolve(remember),
+      noteDone(key, transaction, after.id),
+    );
+    remember = next;
+    return { state: draftState(after, kept), changes, tape: tape ?? { stays: length, added: null }, keeps };
   });
   remember();
   return answer;
@@ -99,8 +98,13 @@ function mustBe(row: KeymapRow, revision: number | undefined): void {
 export function editKeymap(id: number, mark: EditMark, ticket: Ticket): Promise<DraftAnswer | DoneBefore> {
   return editDraft(id, mark, async (given, transaction) => {
     let row = given;
-    mustFit(row, await loadBindings(row.id, transaction, touchedBy([ticket])), ticket);
-    await refuseUnknown(row, ticket, transaction);
+    const touched = touchedBy([ticket]);
+    const [keymap, taken] = await together(
+      loadBindings(row.id, transaction, touched),
+      rulesFor(row.versionId, touched, transaction),
+    );
+    mustFit(row, keymap, ticket);
+    await refuseUnknown(row, ticket, transaction, taken);
     if (row.factory) {
       const start = {
         programId: row.programId,
@@ -119,9 +123,11 @@ export function editKeymap(id: number, mark: EditMark, ticket: Ticket): Promise<
 /** A ticket done and on the tape; tickets that were undone fall off. */
 async function putOnTape(row: KeymapRow, ticket: Ticket, transaction: Transaction): Promise<Did> {
   const { changes, ...added } = ticket;
-  await writeChanges(row.id, changes, transaction);
-  await appendTicket(row.id, row.cursor, ticket, transaction);
-  const moved = await advance(row, row.cursor + 1, transaction);
+  const [moved] = await together(
+    advance(row, row.cursor + 1, transaction),
+    writeChanges(row.id, changes, transaction),
+    appendTicket(row.id, row.cursor, ticket, transaction),
+  );
   return { row: moved, changes, tape: { stays: row.cursor, added } };
 }
 
@@ -142,9 +148,14 @@ export function mustFit(row: KeymapRow, keymap: Keymap, ticket: Ticket): Keymap 
 }
 
 /** Refuses a ticket that names unknown commands, or gives keys that the program does not take. @throws Problem */
-export async function refuseUnknown(row: KeymapRow, ticket: Ticket, transaction: Transaction): Promise<void> {
+export async function refuseUnknown(
+  row: KeymapRow,
+  ticket: Ticket,
+  transaction: Transaction,
+  given?: Awaited<ReturnType<typeof rulesFor>>,
+): Promise<void> {
   const touched = touchedBy([ticket]);
-  const { rules = DEFAULT_RULES, kinds } = await rulesFor(row.versionId, touched, transaction);
+  const { rules = DEFAULT_RULES, kinds } = given ?? (await rulesFor(row.versionId, touched, transaction));
   const fixed = new Set(rules.fixed.map((one) => one.chord));
   let factory: Keymap | null = null;
   for (const { command, before, after } of ticket.changes) {

@@ -1,12 +1,10 @@
 import { createHash } from 'node:crypto';
-import { promisify } from 'node:util';
-import { gzip } from 'node:zlib';
 import { type Packed, pack } from '../../core/view/packed';
 import { Problem } from '../../schemas/problem';
 import { ofOneMoment } from '../database';
 import { commandsOfVersion, versionOfCommands } from '../repositories/programs';
 
-type CommandList = { readonly mark: string; readonly text: string; zipped?: Promise<Buffer> };
+type CommandList = { readonly mark: string; readonly text: string };
 // Next bundles routes apart from each other; the page and the address it names know the same lists.
 const shared = globalThis as {
   grayPinLists?: { readonly of: WeakMap<readonly unknown[], CommandList>; readonly byMark: Map<string, CommandList> };
@@ -42,21 +40,12 @@ export function packScreen<Value>(value: Value): Packed<Value> {
 }
 
 /**
- * The commands of a version of a program, by the mark of what they are.
+ * The commands of a version of a program as JSON, by the mark of what they are.
  * @throws Problem when they are others by now.
  */
-export const commandList = ofOneMoment(async function commandList(
-  versionId: number,
-  mark: string,
-): Promise<{ readonly text: string; readonly zipped: () => Promise<Buffer> }> {
+export const commandList = ofOneMoment(async function commandList(versionId: number, mark: string): Promise<string> {
   const list = lists.byMark.get(mark) ?? listOf(await commandsOfVersion(versionId));
   if (list.mark !== mark)
     throw new Problem('not found', 'This program has other commands by now. Load the page again to see them.');
-  return {
-    text: list.text,
-    zipped: () => {
-      list.zipped ??= promisify(gzip)(list.text);
-      return list.zipped;
-    },
-  };
+  return list.text;
 });

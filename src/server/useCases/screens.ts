@@ -14,6 +14,7 @@ import {
   listKept,
   loadKept,
   loadTape,
+  tallyOfRow,
   tapeLength,
   updateKeymap,
 } from '../repositories/keymaps';
@@ -76,8 +77,10 @@ async function shelfOfNow(fresh: Summary[]): Promise<ProgramSummary[]> {
 async function keymapSummary(row: KeymapWithSummary, fresh: Summary[]): Promise<KeymapSummary> {
   let { brief } = row;
   if (!brief) {
-    brief = inBrief(await bindingsOfRow(row), await factoryOf(row), (await loadKept(row.id)).keymap);
-    fresh.push({ keymapId: row.id, revision: row.revision, contents: brief });
+    const { tally, counted } = await tallyOfRow(row);
+    brief = inBrief(tally);
+    // What an edit leaves is remembered; only what took a while to count is worth a writing.
+    if (counted) fresh.push({ keymapId: row.id, revision: row.revision, contents: brief });
   }
   return {
     ...brief,

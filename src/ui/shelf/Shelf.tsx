@@ -3,7 +3,7 @@
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState } from 'react';
+import { useDeferredValue, useEffect, useState } from 'react';
 import { counted } from '@/core/text/sentence';
 import type { KeymapSummary, ProgramSummary } from '@/core/view/views';
 import { Column } from '../kit/Column';
@@ -25,6 +25,9 @@ type Naming = {
   readonly done: (name: string, owner: string) => Promise<void>;
 };
 
+/** More programs than this don't fit a screen; those below are drawn when the first are there to be used. */
+const AT_FIRST = 6;
+
 /** Programs and their keymaps as what they are: strips of keys with pins. */
 export function Shelf({ programs, at }: { programs: readonly ProgramSummary[]; at: string | null }) {
   const router = useRouter();
@@ -35,9 +38,11 @@ export function Shelf({ programs, at }: { programs: readonly ProgramSummary[]; a
       ? [{ program, keymap: null }]
       : program.keymaps.filter((one) => one.putAway).map((keymap) => ({ program, keymap })),
   );
+  const standing = programs.filter((one) => !one.putAway);
+  const shown = useDeferredValue(standing.length, Math.min(standing.length, AT_FIRST));
   useEffect(() => {
-    if (at) document.getElementById(at)?.scrollIntoView({ block: 'start' });
-  }, [at]);
+    if (at && shown > 0) document.getElementById(at)?.scrollIntoView({ block: 'start' });
+  }, [at, shown]);
 
   const change = async (address: string, body: object, said: string, undo?: object): Promise<void> => {
     try {
@@ -78,7 +83,7 @@ export function Shelf({ programs, at }: { programs: readonly ProgramSummary[]; a
     <div className="screen">
       <header className="bar">
         <h1>Shelf</h1>
-        <span className="soft">{counted(programs.filter((one) => !one.putAway).length, 'program')}</span>
+        <span className="soft">{counted(standing.length, 'program')}</span>
         <span className="push" />
         <Button variant="text" href="/api/everything" download>
           Save everything…
@@ -88,7 +93,7 @@ export function Shelf({ programs, at }: { programs: readonly ProgramSummary[]; a
         </Button>
       </header>
       <main className={styles.shelf}>
-        {programs.every((one) => one.putAway) && (
+        {standing.length === 0 && (
           <div className="empty">
             <p>
               No program stands here yet. Bring in the list of its commands: a table, a web page of shortcuts, or a file
@@ -96,62 +101,60 @@ export function Shelf({ programs, at }: { programs: readonly ProgramSummary[]; a
             </p>
           </div>
         )}
-        {programs
-          .filter((one) => !one.putAway)
-          .map((program) => (
-            <section
-              key={program.slug}
-              id={program.slug}
-              className={styles.program}
-              aria-labelledby={`${program.slug}-name`}
-            >
-              <Row className={styles.programHead} wraps gap={3} align="baseline">
-                <h2 id={`${program.slug}-name`}>{program.label}</h2>
-                <span className="soft">
-                  version {program.version} · {counted(program.commands, 'command')}
-                </span>
-                <span className="push" />
-                <ActionsMenu
-                  label={`More for ${program.label}`}
-                  actions={[
-                    ['Export as a file', `/api/programs/${program.slug}/file`],
-                    [`What ${program.name} allows…`, `/shelf/allows/${program.slug}`],
-                    ['Compare two keymaps…', `/shelf/compare/${program.slug}`],
-                    ['Rename…', () => rename(program.name, program.name, `/api/programs/${program.slug}`)],
-                    [
-                      'Put away',
-                      () =>
-                        void change(
-                          `/api/programs/${program.slug}`,
-                          { putAway: true },
-                          `${program.name} is put away with its keymaps.`,
-                          { putAway: false },
-                        ),
-                    ],
-                  ]}
-                />
-              </Row>
-              <ul className={styles.keymaps}>
-                {program.keymaps
-                  .filter((one) => !one.putAway)
-                  .map((keymap) => (
-                    <KeymapCard
-                      key={keymap.id}
-                      program={program}
-                      keymap={keymap}
-                      onDuplicate={() => duplicate(keymap)}
-                      onRename={() => rename(keymap.name, keymap.name, `/api/keymaps/${keymap.id}`, keymap.owner)}
-                      onPutAway={() =>
-                        void change(`/api/keymaps/${keymap.id}`, { putAway: true }, `${keymap.name} is put away.`, {
-                          putAway: false,
-                        })
-                      }
-                    />
-                  ))}
-              </ul>
-            </section>
-          ))}
-        {away.length > 0 && (
+        {standing.slice(0, shown).map((program) => (
+          <section
+            key={program.slug}
+            id={program.slug}
+            className={styles.program}
+            aria-labelledby={`${program.slug}-name`}
+          >
+            <Row className={styles.programHead} wraps gap={3} align="baseline">
+              <h2 id={`${program.slug}-name`}>{program.label}</h2>
+              <span className="soft">
+                version {program.version} · {counted(program.commands, 'command')}
+              </span>
+              <span className="push" />
+              <ActionsMenu
+                label={`More for ${program.label}`}
+                actions={[
+                  ['Export as a file', `/api/programs/${program.slug}/file`],
+                  [`What ${program.name} allows…`, `/shelf/allows/${program.slug}`],
+                  ['Compare two keymaps…', `/shelf/compare/${program.slug}`],
+                  ['Rename…', () => rename(program.name, program.name, `/api/programs/${program.slug}`)],
+                  [
+                    'Put away',
+                    () =>
+                      void change(
+                        `/api/programs/${program.slug}`,
+                        { putAway: true },
+                        `${program.name} is put away with its keymaps.`,
+                        { putAway: false },
+                      ),
+                  ],
+                ]}
+              />
+            </Row>
+            <ul className={styles.keymaps}>
+              {program.keymaps
+                .filter((one) => !one.putAway)
+                .map((keymap) => (
+                  <KeymapCard
+                    key={keymap.id}
+                    program={program}
+                    keymap={keymap}
+                    onDuplicate={() => duplicate(keymap)}
+                    onRename={() => rename(keymap.name, keymap.name, `/api/keymaps/${keymap.id}`, keymap.owner)}
+                    onPutAway={() =>
+                      void change(`/api/keymaps/${keymap.id}`, { putAway: true }, `${keymap.name} is put away.`, {
+                        putAway: false,
+                      })
+                    }
+                  />
+                ))}
+            </ul>
+          </section>
+        ))}
+        {away.length > 0 && shown >= standing.length && (
           <section className={styles.program} aria-labelledby="put-away">
             <h2 id="put-away">Put away</h2>
             <ul>
@@ -199,7 +202,7 @@ function KeymapCard({ program, keymap, onDuplicate, onRename, onPutAway }: CardP
       <KeyStrip pins={keymap.pins} />
       <div className={styles.about}>
         <h3>
-          <Link href={`/board/${address}`} className={styles.title}>
+          <Link href={`/board/${address}`} prefetch={false} className={styles.title}>
             {keymap.name}
           </Link>
         </h3>
@@ -224,7 +227,7 @@ function KeymapCard({ program, keymap, onDuplicate, onRename, onPutAway }: CardP
         <p className="soft">{usedWords(keymap.lastUsed)}</p>
       </div>
       <Column gap={1} align="flex-end">
-        <Button variant="outlined" component={Link} href={`/board/${address}`}>
+        <Button variant="outlined" component={Link} href={`/board/${address}`} prefetch={false}>
           Open
         </Button>
         <ActionsMenu

@@ -28,7 +28,8 @@ export function SettingsProvider({ initial, children }: { initial: Versioned<Set
   const [platform, setPlatform] = useState<Platform>('windows');
   useEffect(() => {
     // From here on the page answers; tests and scripts wait for it.
-    document.documentElement.dataset.ready = 'yes';
+    // A screen that is drawn by the browser alone says itself when it is there.
+    if (!document.querySelector('.screen[aria-busy]')) document.documentElement.dataset.ready = 'yes';
     if (/mac|iphone|ipad/i.test(navigator.userAgent)) setPlatform('mac');
   }, []);
   const { lamp, textSize } = settings;

@@ -61,6 +61,9 @@ export function unpacked<Props extends object>(Screen: ComponentType<Props>) {
   function Whole({ packed }: { readonly packed: Packed<Props> }) {
     const found = useLists(packed.apart);
     const props = useMemo(() => found && unpack(packed, found), [packed, found]);
+    useEffect(() => {
+      if (props) document.documentElement.dataset.ready = 'yes';
+    }, [props]);
     return props ? <Screen {...props} /> : <Coming />;
   }
   return function Unpacked({ packed }: { readonly packed: Packed<Props> }) {

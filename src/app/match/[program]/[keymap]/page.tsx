@@ -1,4 +1,5 @@
 import { notFound } from 'next/navigation';
+import { after } from 'next/server';
 import { addressPart } from '@/app/addressPart';
 import { titleOf } from '@/app/titleOf';
 import { ofOneMoment } from '@/server/database';
@@ -26,7 +27,7 @@ export default ofOneMoment(async function Page({ params, searchParams }: Props) 
   if (!match) notFound();
   const { theirs } = match;
   if (!theirs) return <NoOther program={match.view.program.name} />;
-  await noteUse(match.view.draft.id);
+  after(() => noteUse(match.view.draft.id));
   return (
     <PackedMatch
       key={`${match.view.draft.id} ${theirs.draft.id}`}

@@ -1,4 +1,5 @@
 import { notFound } from 'next/navigation';
+import { after } from 'next/server';
 import { addressPart } from '@/app/addressPart';
 import { titleOf } from '@/app/titleOf';
 import { ofOneMoment } from '@/server/database';
@@ -16,7 +17,7 @@ export default ofOneMoment(async function Page({ params }: Props) {
   const { program, keymap } = await params;
   const view = await orMissing(loadKeymapView(addressPart(program), addressPart(keymap)));
   if (!view) notFound();
-  await noteUse(view.draft.id);
+  after(() => noteUse(view.draft.id));
   const roomView = await loadRoom(view.programSlug);
   return (
     <PackedTryout

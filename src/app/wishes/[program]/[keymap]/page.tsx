@@ -1,4 +1,5 @@
 import { notFound } from 'next/navigation';
+import { after } from 'next/server';
 import { addressPart } from '@/app/addressPart';
 import { titleOf } from '@/app/titleOf';
 import { ofOneMoment } from '@/server/database';
@@ -20,7 +21,7 @@ export default ofOneMoment(async function Page({ params, searchParams }: Props) 
   const { show } = await searchParams;
   const wishes = await orMissing(loadWishes(addressPart(program), addressPart(keymap)));
   if (!wishes) notFound();
-  await noteUse(wishes.view.draft.id);
+  after(() => noteUse(wishes.view.draft.id));
   return (
     <PackedWishes
       key={wishes.view.draft.id}

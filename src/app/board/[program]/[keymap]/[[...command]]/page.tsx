@@ -1,4 +1,5 @@
 import { notFound } from 'next/navigation';
+import { after } from 'next/server';
 import { addressPart } from '@/app/addressPart';
 import { titleOf } from '@/app/titleOf';
 import { ofOneMoment } from '@/server/database';
@@ -20,7 +21,7 @@ export default ofOneMoment(async function Page({ params, searchParams }: Props) 
   const { program, keymap, command } = await params;
   const view = await orMissing(loadKeymapView(addressPart(program), addressPart(keymap)));
   if (!view) notFound();
-  await noteUse(view.draft.id);
+  after(() => noteUse(view.draft.id));
   const id = command?.[0] === undefined ? null : addressPart(command[0]);
   return (
     <PackedBoard
