@@ -218,6 +218,10 @@ export const ticksBody = (body: Body) =>
     'These ticks',
   );
 
+/** Which list of commands is asked for, by the mark of what they are. */
+export const listQuery = (query: unknown) =>
+  check<{ mark: string }>(Joi.object({ mark: Joi.string().max(64).required() }), query, 'This address');
+
 /** A keymap's number from an address. */
 export function idOf(text: string): number {
   const id = Number(text);

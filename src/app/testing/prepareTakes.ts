@@ -1,9 +1,10 @@
 import { DEFAULT_SHEET } from '@/core/sheet/sheetSpec';
 import { EMPTY_PLAN } from '@/core/transfer/matchPlan';
-import { findKeymap } from '@/server/repositories/keymaps';
+import { findKeymap, keymapById } from '@/server/repositories/keymaps';
 import { findProgram } from '@/server/repositories/programs';
 import { loadProgramView } from '@/server/useCases/editProgram';
 import { deriveKeymap } from '@/server/useCases/match';
+import { packScreen } from '@/server/useCases/packScreen';
 import { loadKeymapView } from '@/server/useCases/screens';
 import { keepSheet, loadSheets } from '@/server/useCases/sheets';
 import { exportWorkspace } from '@/server/useCases/workspaceFiles';
@@ -36,6 +37,9 @@ export async function prepareTakes(): Promise<Takes> {
   const workspace = (await keepWorkspace(PROGRAM, await at(), own)).workspace ?? 0;
   await keepSheet(keymap, 'One page', SPEC);
   const sheet = (await loadSheets(PROGRAM, KEYMAP)).sheets.value[0]?.id ?? 0;
+  const { versionId } = await keymapById(keymap);
+  const [address = ''] = packScreen({ view: await loadKeymapView(PROGRAM, KEYMAP) }).apart;
+  const mark = new URL(address, 'http://127.0.0.1').searchParams.get('mark') ?? '';
   const takes = {
     'POST counterparts': async () => ({ program: PROGRAM, command, other: 'nibshore', counterpart: null }),
     'GET everything': nothing,
@@ -106,12 +110,14 @@ export async function prepareTakes(): Promise<Takes> {
     'GET sheets/programs': query({ program: PROGRAM, keymap: KEYMAP, programs: 'nibshore/factory-keys' }),
     'PATCH workspaces/[id]': async () => ({ name: 'Mine' }),
     'POST workspaces/[id]/duplicate': async () => ({ name: 'Mine again', owner: '' }),
+    'GET versions/[id]/commands': async () => new URLSearchParams({ mark }),
     'GET workspaces/[id]/file': nothing,
     'POST workspaces/[id]/keep': async () => ({ ...(await at()), parts: PARTS }),
     'POST workspaces/[id]/switch': at,
     'POST workspaces/[id]/version': async () => ({ number: 1 }),
   };
   const idFor = (name: string): number => {
+    if (name.includes('versions/[id]')) return versionId;
     if (name.includes('workspaces/[id]')) return workspace;
     if (name.includes('sheets/[id]')) return sheet;
     return name.endsWith('derivation') ? derived : keymap;

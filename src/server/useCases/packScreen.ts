@@ -35,7 +35,7 @@ function listOf(commands: readonly unknown[]): CommandList {
 export function packScreen<Value>(value: Value): Packed<Value> {
   return pack(value, (list) => {
     const version = versionOfCommands(list);
-    return version === null ? null : `/api/versions/${version}/commands/${listOf(list).mark}`;
+    return version === null ? null : `/api/versions/${version}/commands?mark=${listOf(list).mark}`;
   });
 }
 
@@ -44,7 +44,8 @@ export function packScreen<Value>(value: Value): Packed<Value> {
  * @throws Problem when they are others by now.
  */
 export const commandList = ofOneMoment(async function commandList(versionId: number, mark: string): Promise<string> {
-  const list = lists.byMark.get(mark) ?? listOf(await commandsOfVersion(versionId));
+  const commands = await commandsOfVersion(versionId);
+  const list = lists.byMark.get(mark) ?? listOf(commands);
   if (list.mark !== mark)
     throw new Problem('not found', 'This program has other commands by now. Load the page again to see them.');
   return list.text;
