@@ -7,7 +7,7 @@ import sqlite3 from 'sqlite3';
 import { chromiumPath, launchArgs } from '../e2e/support/browser';
 import { startServer, untilReady } from '../scripts/server.mjs';
 import type { ProgramWithKeymaps } from '../src/core/file/programFile';
-import type { KeymapView } from '../src/core/view/views';
+import type { KeymapView } from '../src/core/keymap/keymapView';
 import { closeDatabase } from '../src/server/database';
 import { bringIn } from '../src/server/useCases/bringIn';
 import { duplicateKeymap, editKeymap } from '../src/server/useCases/editKeymap';

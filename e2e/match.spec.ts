@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import type { KeymapView } from '../src/core/view/views';
+import type { KeymapView } from '../src/core/keymap/keymapView';
 import { open, reload } from './support/browser';
 import { type APIRequestContext, expect, type Locator, type Page, test } from './support/test';
 import { bringInWalk } from './support/walkProgram';

@@ -5,7 +5,7 @@
  */
 import { readFileSync } from 'node:fs';
 import { findCounterparts, NO_EVIDENCE } from '../../src/core/counterpart/findCounterparts';
-import type { KeymapView } from '../../src/core/view/views';
+import type { KeymapView } from '../../src/core/keymap/keymapView';
 
 type Given = { mine: KeymapView; theirs: KeymapView; said: [mine: string, theirs: string][]; alone: string[] };
 

@@ -1,7 +1,7 @@
 import shapes from 'lucide-static/icon-nodes.json';
 import tags from 'lucide-static/tags.json';
 import { entryOf } from '../core/text/entryOf';
-import type { IconShapes, Icons } from '../core/view/views';
+import type { IconShapes, Icons } from '../core/workspace/roomView';
 
 /** An open icon set (Lucide, ISC license): the shapes of each icon, and the words it is found by. */
 const SHAPES = shapes as unknown as Readonly<Record<string, IconShapes>>;

@@ -1,11 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import type { ProgramFile } from '../core/file/programFile';
-import type { RoomState } from '../core/view/views';
 import { hidePanel, sizeDock } from '../core/workspace/changePanels';
 import { hideLines, markLines, PLAIN_MENUS } from '../core/workspace/dressing';
 import { placePanel } from '../core/workspace/placePanel';
 import type { Workspace } from '../core/workspace/room';
+import type { RoomState } from '../core/workspace/roomView';
 import { USUAL_ICONS, usualIcon } from '../core/workspace/usualIcon';
 import type { Problem } from '../schemas/problem';
 import { closeDatabase } from './database';

@@ -1,6 +1,6 @@
 import { type ChordText, canonicalText, type Modifier, press } from '../chord/chord';
-import { layersFor } from '../keyboard/layer';
 import type { Where } from '../keyboard/where';
+import { layersFor } from '../layer/layer';
 
 /** A chord that could be given to a command, and what it is made of. */
 export type Candidate = {

@@ -1,7 +1,8 @@
 import { bindingsOf, type Keymap, keymapOf, type Row } from '../keymap/keymap';
 import type { CommandId, Program } from '../program/program';
 import { entryOf } from '../text/entryOf';
-import { type Counterpart, findCounterparts } from './findCounterparts';
+import type { Counterpart } from './counterpart';
+import { findCounterparts } from './findCounterparts';
 import { knownPairs, type Said } from './knownPairs';
 
 /** One side of a match: a program by its address, and its factory keys. */

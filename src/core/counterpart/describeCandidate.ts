@@ -1,6 +1,6 @@
 import { CONCEPTS } from '../glossary/glossary';
 import type { Sentence } from '../text/sentence';
-import type { Candidate, Counterpart } from './findCounterparts';
+import type { Candidate, Counterpart } from './counterpart';
 
 /** Why a command may be the counterpart of another, as one phrase without a full stop. */
 export function describeCandidate({ likeness, keys, figure }: Candidate): Sentence {

@@ -1,5 +1,5 @@
 import type { Command } from '../program/program';
-import type { Candidate, Counterpart } from './findCounterparts';
+import type { Candidate, Counterpart } from './counterpart';
 import { kindsFit, type Likeness } from './likeness';
 import { splitName } from './meanings';
 import { isCandidate, type Pair } from './pair';

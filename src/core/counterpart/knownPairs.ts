@@ -1,5 +1,5 @@
 import type { CommandId } from '../program/program';
-import type { Known } from './findCounterparts';
+import type { Known } from './counterpart';
 
 /** What a person said: these two do the same; or, with null, the first has no counterpart in the other program. */
 export type Said = {

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { parseCanonical } from '../chord/parseChord';
+import { inferForms } from '../keymap/inferForms';
 import { keymapOf, rowsOf } from '../keymap/keymap';
-import { formOf, inferForms } from '../program/formOf';
+import { formOf } from '../program/formOf';
 import { DEFAULT_FORMS, FORMS } from '../program/program';
 import { sampleProgram } from '../testing/sampleProgram';
 import { DESKTOP_KEYS, DESKTOPS, isConvention } from './desktopKeys';

@@ -1,7 +1,7 @@
 import { keepConventions } from '../desktop/keepConventions';
+import { inferForms } from '../keymap/inferForms';
 import { bindingsOf, type Keymap } from '../keymap/keymap';
 import { outsideTree } from '../program/contextsOverlap';
-import { inferForms } from '../program/formOf';
 import { type Command, type Context, DEFAULT_RULES, type Program, type Rules } from '../program/program';
 import {
   type FileBinding,

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { sampleDraft } from '../testing/sampleDraft';
 import { sampleProgram } from '../testing/sampleProgram';
-import type { DraftState, KeymapView } from '../view/views';
 import { type Draft, draftOf, followDraft, tapeLengthOf, withWholeTape } from './draft';
 import { BACK_TO_KEPT, type DraftEdit, draftEdits, foresee } from './draftEdits';
 import { rowsOf } from './keymap';
+import type { DraftState, KeymapView } from './keymapView';
 import { applyTicket, type Change, type Ticket } from './ticket';
 
 const change = (before: string[], after: string[]): Change => ({

@@ -1,5 +1,5 @@
-import type { DraftAnswer, DraftState, KeymapView } from '../view/views';
 import { bindingsOf, type Keymap, keymapOf, sameBindings } from './keymap';
+import type { DraftAnswer, DraftState, KeymapView } from './keymapView';
 import { applyTicket, type Change, type Ticket } from './ticket';
 
 /** A draft as a screen holds it: the bindings now, as kept and as the factory's, and the tape. */

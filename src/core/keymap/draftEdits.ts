@@ -1,8 +1,8 @@
 import type { Edits } from '../sync/sync';
-import type { DraftAnswer } from '../view/views';
 import { compareKeymaps } from './compareKeymaps';
 import { type Draft, followDraft, tapeLengthOf } from './draft';
 import { bindingsOf, sameBindings } from './keymap';
+import type { DraftAnswer } from './keymapView';
 import { invertTicket, replayTickets, type Ticket } from './ticket';
 
 /** What people do to a draft. */

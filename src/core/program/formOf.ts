@@ -1,9 +1,8 @@
 import type { ChordText } from '../chord/chord';
 import { isPrinted } from '../chord/keyNames';
 import { parseCanonical } from '../chord/parseChord';
-import { bindingsOf, type Keymap } from '../keymap/keymap';
 import { remembering } from '../text/remembering';
-import { type Command, DEFAULT_FORMS, FORMS, type Form, KINDS, type Kind, type Rules } from './program';
+import type { Form } from './program';
 
 /** The form of a chord, decided by its first stroke; answers are remembered. */
 export const formOf: (chord: ChordText) => Form = remembering((chord) => {
@@ -13,19 +12,3 @@ export const formOf: (chord: ChordText) => Form = remembering((chord) => {
   if (stroke.modifiers.some((modifier) => modifier !== 'Shift')) return 'modified';
   return stroke.key !== null && isPrinted(stroke.key) ? 'bare' : 'named';
 });
-
-/** The forms a program takes for each kind of command: the usual ones, and every form its factory keys have. */
-export function inferForms(commands: readonly Command[], factory: Keymap): Rules['forms'] {
-  const seen = new Map(KINDS.map((kind) => [kind, new Set<Form>(DEFAULT_FORMS[kind])]));
-  for (const command of commands)
-    for (const { chord } of bindingsOf(factory, command.id)) seen.get(command.kind)?.add(formOf(chord));
-  const of = (kind: Kind): readonly Form[] => FORMS.filter((form) => seen.get(kind)?.has(form));
-  return {
-    'menu item': of('menu item'),
-    tool: of('tool'),
-    panel: of('panel'),
-    value: of('value'),
-    script: of('script'),
-    'held action': of('held action'),
-  };
-}

@@ -1,7 +1,7 @@
+import { sameData } from '../sync/edits';
 import type { Edits } from '../sync/sync';
-import { sameData } from '../sync/ways';
-import type { ProgramView } from '../view/views';
 import type { Program } from './program';
+import type { ProgramView } from './programView';
 
 /** What a program says of itself. */
 export type Facts = Pick<Program, 'contexts' | 'rules' | 'commands'>;

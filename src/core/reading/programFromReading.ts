@@ -1,7 +1,7 @@
 import { parseCanonical } from '../chord/parseChord';
 import { keepConventions } from '../desktop/keepConventions';
+import { inferForms } from '../keymap/inferForms';
 import { type Keymap, keymapOf } from '../keymap/keymap';
-import { inferForms } from '../program/formOf';
 import { type Command, DEFAULT_RULES, EVERYWHERE, KINDS, type Kind, type Program } from '../program/program';
 import { slugs } from '../text/slug';
 import type { ListedCommand, Reading } from './readCommandList';

@@ -2,7 +2,8 @@ import { fitSheet } from './fitSheet';
 import { layOutFit } from './layOutSheet';
 import type { PageSpec } from './pageBox';
 import type { SheetContents, SheetGroup, SheetLayout } from './sheet';
-import { type SheetRequest, sheetContents } from './sheetContents';
+import { sheetContents } from './sheetContents';
+import type { SheetRequest } from './sheetRequest';
 
 /** The titles of the groups that the whole reference has besides those of its lines. */
 export const REFERENCE_CONTENTS = 'Contents';

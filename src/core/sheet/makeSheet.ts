@@ -4,8 +4,9 @@ import { layOutPoster } from './layOutPoster';
 import { layOutReference } from './layOutReference';
 import { layOutSheet } from './layOutSheet';
 import type { SheetContents, SheetLayout } from './sheet';
-import { type SheetRequest, sheetContents } from './sheetContents';
-import { sideBySideContents } from './sideBySide';
+import { sheetContents } from './sheetContents';
+import type { SheetRequest } from './sheetRequest';
+import { sideBySideContents } from './sideBySideContents';
 
 function layOut(request: SheetRequest, contents: SheetContents, date: string): SheetLayout {
   const { spec, where = whereOf(DEFAULT_KEYBOARD) } = request;

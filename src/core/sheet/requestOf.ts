@@ -2,10 +2,10 @@ import type { Where } from '../keyboard/where';
 import { draftOf } from '../keymap/draft';
 import type { Keymap } from '../keymap/keymap';
 import type { CommandId } from '../program/program';
-import type { SheetsView } from '../view/views';
 import { type Ink, marksOf } from '../workspace/dressing';
-import type { SheetRequest } from './sheetContents';
+import type { SheetRequest } from './sheetRequest';
 import type { SheetSpec } from './sheetSpec';
+import type { SheetsView } from './sheetsView';
 
 /** What sheets are made of, whatever is chosen of them. */
 export type SheetData = {

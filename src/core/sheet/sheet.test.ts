@@ -16,7 +16,8 @@ import { layOutSheet } from './layOutSheet';
 import { makeSheet } from './makeSheet';
 import { runsOf, widthOf } from './measure';
 import type { Item, SheetContents, SheetLayout, SheetLine } from './sheet';
-import { chosenCommands, type SheetRequest, sheetContents } from './sheetContents';
+import { chosenCommands, sheetContents } from './sheetContents';
+import type { SheetRequest } from './sheetRequest';
 import {
   CARDS,
   DEFAULT_SHEET,

@@ -1,35 +1,13 @@
 import { MODIFIERS } from '../chord/chord';
-import { parseCanonical } from '../chord/parseChord';
-import { modifierLabel, type Notation, strokeCaps, writeChord } from '../chord/writeChord';
-import type { Where } from '../keyboard/where';
+import { modifierLabel, type Notation, writeChord } from '../chord/writeChord';
 import { type Binding, bindingsOf, type Keymap, sameKeys } from '../keymap/keymap';
-import { type Command, type CommandId, type Program, pathText } from '../program/program';
+import { type Command, pathText } from '../program/program';
 import { turnArea } from '../program/turnArea';
-import { remembering } from '../text/remembering';
-import type { Ink } from '../workspace/dressing';
+import { capsOf, parsedOf } from './capsOf';
 import type { SheetContents, SheetGroup, SheetLine } from './sheet';
+import type { SheetRequest } from './sheetRequest';
 import type { Extra, SheetNotation, SheetSpec } from './sheetSpec';
-import type { SideBySide } from './sideBySide';
 import { TASK_ORDER, taskOf } from './tasks';
-
-export type SheetRequest = {
-  readonly program: Program;
-  readonly keymapName: string;
-  readonly keymap: Keymap;
-  readonly factory: Keymap;
-  readonly spec: SheetSpec;
-  readonly footer: string;
-  /** The inks that menu lines are marked with. */
-  readonly marks?: ReadonlyMap<CommandId, Ink>;
-  /** How often a day each command is used, for the most used. */
-  readonly uses?: ReadonlyMap<CommandId, number>;
-  /** The keyboard that a key poster draws; a usual one where none is named. */
-  readonly where?: Where;
-  /** What a sheet of several programs shows. */
-  readonly sideBySide?: SideBySide;
-  /** What a difference sheet compares with; the factory's where none is named. */
-  readonly base?: { readonly name: string; readonly keymap: Keymap };
-};
 
 const NOTATION_NOTES: Readonly<Record<SheetNotation, string>> = {
   windows: 'Windows keys',
@@ -236,26 +214,4 @@ function sorted(lines: readonly SheetLine[], keys: readonly string[]): SheetLine
     .map((line, i) => ({ line, key: keys[i] ?? '' }))
     .sort((a, b) => (a.key < b.key ? -1 : a.key > b.key ? 1 : 0))
     .map((one) => one.line);
-}
-
-/** A keymap names the same chords each time its sheet is made. */
-const parsedOf = remembering(parseCanonical);
-
-function capsIn(notation: Notation): (chord: string) => readonly string[] {
-  return remembering((chord) => {
-    const parsed = parsedOf(chord);
-    if (!parsed) return [chord];
-    const caps = parsed.strokes.flatMap((stroke, i) => [...(i > 0 ? ['then'] : []), ...strokeCaps(stroke, notation)]);
-    return parsed.hold ? [...caps, 'hold'] : caps;
-  });
-}
-const caps: Readonly<Record<Notation, (chord: string) => readonly string[]>> = {
-  windows: capsIn('windows'),
-  mac: capsIn('mac'),
-  symbols: capsIn('symbols'),
-};
-
-/** The caps of one chord for paper; a held chord ends in the word "hold", strokes of a sequence are joined by "then". */
-export function capsOf(chord: string, notation: Notation): readonly string[] {
-  return caps[notation](chord);
 }

@@ -1,7 +1,7 @@
+import { sameData } from '../sync/edits';
 import type { Edits } from '../sync/sync';
-import { sameData } from '../sync/ways';
-import type { KeptSheet } from '../view/views';
 import type { SheetSpec } from './sheetSpec';
+import type { KeptSheet } from './sheetsView';
 
 /** What is said anew of a kept sheet. */
 export type SheetChange = { readonly name?: string; readonly spec?: SheetSpec; readonly putAway?: boolean };

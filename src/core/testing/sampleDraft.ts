@@ -1,4 +1,4 @@
-import type { DraftState } from '../view/views';
+import type { DraftState } from '../keymap/keymapView';
 
 /** Where a draft of the sample program stands, for tests: kept as it is, with nothing on its tape, but for what is said. */
 export const sampleDraft = (values: Partial<DraftState> = {}): DraftState => ({

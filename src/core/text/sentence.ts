@@ -1,11 +1,10 @@
-import type { ChordText } from '../chord/chord';
-
 /** A sentence with its emphasis and keys marked, so that screen and paper can each set them their own way. */
 export type Span =
   | { readonly text: string }
   | { readonly strong: string }
   | { readonly soft: string }
-  | { readonly keys: ChordText };
+  /** The text of a chord. */
+  | { readonly keys: string };
 export type Sentence = readonly Span[];
 
 /** A sentence without its marks. */

@@ -1,7 +1,7 @@
+import { sameData } from '../sync/edits';
 import type { Edits } from '../sync/sync';
-import { sameData } from '../sync/ways';
-import type { RoomView } from '../view/views';
 import { applyWorkspace, type Part, partsOf, stepTo, type Workspace } from './room';
+import type { RoomView } from './roomView';
 
 /** What people do to a room. */
 export type RoomEdit =

@@ -1,4 +1,4 @@
-import type { Migration } from '.';
+import type { Migration } from './migration';
 
 const STATEMENTS = [
   'ALTER TABLE bindings ADD COLUMN keeper INTEGER NOT NULL DEFAULT 0',

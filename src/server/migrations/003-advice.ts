@@ -1,4 +1,4 @@
-import type { Migration } from '.';
+import type { Migration } from './migration';
 
 const STATEMENTS = [
   // How often a day somebody uses a command, as told; each person has their own, whatever keymap they are on.

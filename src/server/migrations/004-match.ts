@@ -1,4 +1,4 @@
-import type { Migration } from '.';
+import type { Migration } from './migration';
 
 const STATEMENTS = [
   // Which commands of two programs do the same, as somebody said; without a counterpart: that there is none.

@@ -1,4 +1,4 @@
-import type { Migration } from '.';
+import type { Migration } from './migration';
 
 const STATEMENTS = [
   // What surrounds the picture in a program as it stands now; each person has a room of their own.

@@ -1,4 +1,4 @@
-import type { Migration } from '.';
+import type { Migration } from './migration';
 
 const STATEMENTS = [
   // Which steps of a change list are ticked off, by the keymap wanted and the one the program has.

@@ -1,4 +1,4 @@
-import type { Migration } from '.';
+import type { Migration } from './migration';
 
 const STATEMENTS = [
   // What the Shelf tells of a keymap, as of one revision of its draft; worked out again where the draft has moved on.

@@ -1,4 +1,4 @@
-import type { Migration } from '.';
+import type { Migration } from './migration';
 
 const STATEMENTS = [
   // How often each thing was changed that has no revision of its own: wish lists, uses, plans, ticks, what was said, settings.

@@ -1,4 +1,4 @@
-import type { Migration } from '.';
+import type { Migration } from './migration';
 
 /** Of an edit of a keymap that was done, which keymap it was done on: one of the factory keymap makes a new one. */
 export const doneOn: Migration = {

@@ -1,4 +1,3 @@
-import type { Sequelize, Transaction } from 'sequelize';
 import { firstTables } from './001-first-tables';
 import { marksAndRules } from './002-marks-and-rules';
 import { advice } from './003-advice';
@@ -8,12 +7,7 @@ import { sheets } from './006-sheets';
 import { summaries } from './007-summaries';
 import { inStep } from './008-in-step';
 import { doneOn } from './009-done-on';
-
-/** One step of the database's shape. Never edited once released; a new step is added at the end instead. */
-export type Migration = {
-  readonly name: string;
-  readonly up: (sequelize: Sequelize, transaction: Transaction) => Promise<void>;
-};
+import type { Migration } from './migration';
 
 export const migrations: readonly Migration[] = [
   firstTables,

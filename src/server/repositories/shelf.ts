@@ -1,7 +1,7 @@
 import type { Transaction } from 'sequelize';
 import { type Attributes, col, type literal, Op, type OrderItem, where } from 'sequelize';
 import type { KeymapInBrief } from '../../core/keymap/inBrief';
-import type { KeymapLink } from '../../core/view/views';
+import type { KeymapLink } from '../../core/view/shelf';
 import type { SummaryModel } from '../models/keymaps';
 import { models, within } from '../models/models';
 import type { KeymapRow } from './keymaps';

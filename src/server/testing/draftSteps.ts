@@ -1,5 +1,5 @@
+import type { DoneBefore, DraftAnswer, DraftState } from '../../core/keymap/keymapView';
 import type { Ticket } from '../../core/keymap/ticket';
-import type { DoneBefore, DraftAnswer, DraftState } from '../../core/view/views';
 import * as drafts from '../useCases/editKeymap';
 
 /** The steps of a draft as a test makes them, each on a revision, and where the draft stands after each. */

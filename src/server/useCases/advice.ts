@@ -1,9 +1,10 @@
+import type { AdviceView, WishesView } from '../../core/advice/adviceView';
 import { aboutOf, type Elsewhere } from '../../core/advice/advisor';
 import type { WishList } from '../../core/advice/wishList';
 import { bindingsOf } from '../../core/keymap/keymap';
+import type { KeymapView } from '../../core/keymap/keymapView';
 import type { Command } from '../../core/program/program';
 import type { EditMark, Versioned } from '../../core/sync/versioned';
-import type { AdviceView, KeymapView, WishesView } from '../../core/view/views';
 import { ofOneMoment } from '../database';
 import { loadUses, loadWishList, writeUses, writeWishList } from '../repositories/advice';
 import { bindingsOfRow, keymapById, listKeymaps } from '../repositories/keymaps';

@@ -1,8 +1,8 @@
 import { type ProgramFile, type ProgramWithKeymaps, toProgramFile } from '../../core/file/programFile';
+import type { Preview } from '../../core/reading/preview';
 import { programFromReading } from '../../core/reading/programFromReading';
 import type { Reading } from '../../core/reading/readCommandList';
 import { cutText } from '../../core/text/cutText';
-import type { Preview } from '../../core/view/views';
 import { Problem } from '../../schemas/problem';
 import { now } from '../clock';
 import { inTransaction, ofOneMoment } from '../database';

@@ -1,5 +1,5 @@
+import type { ChangeListView } from '../../core/changeList/changeListView';
 import type { EditMark, Versioned } from '../../core/sync/versioned';
-import type { ChangeListView } from '../../core/view/views';
 import { Problem } from '../../schemas/problem';
 import { ofOneMoment } from '../database';
 import { findKeymap, keymapById, listKeymaps } from '../repositories/keymaps';

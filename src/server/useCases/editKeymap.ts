@@ -2,6 +2,7 @@ import type { Transaction } from 'sequelize';
 import { compareKeymaps } from '../../core/keymap/compareKeymaps';
 import { BACK_TO_KEPT } from '../../core/keymap/draftEdits';
 import { holds, type Keymap } from '../../core/keymap/keymap';
+import type { DoneBefore, DraftAnswer, DraftState } from '../../core/keymap/keymapView';
 import {
   applyTicket,
   type Change,
@@ -13,7 +14,6 @@ import {
 import { formOf } from '../../core/program/formOf';
 import { DEFAULT_RULES } from '../../core/program/program';
 import type { EditMark } from '../../core/sync/versioned';
-import type { DoneBefore, DraftAnswer, DraftState } from '../../core/view/views';
 import { changedElsewhere, Problem } from '../../schemas/problem';
 import { now } from '../clock';
 import { inTransaction, together } from '../database';

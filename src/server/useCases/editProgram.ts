@@ -1,7 +1,7 @@
 import type { Transaction } from 'sequelize';
 import { outsideTree } from '../../core/program/contextsOverlap';
+import type { ProgramView } from '../../core/program/programView';
 import type { EditMark } from '../../core/sync/versioned';
-import type { ProgramView } from '../../core/view/views';
 import { changedElsewhere, Problem } from '../../schemas/problem';
 import { inTransaction, ofOneMoment } from '../database';
 import type { Facts } from '../models/programs';

@@ -1,9 +1,11 @@
 import type { Said } from '../../core/counterpart/knownPairs';
 import { rowsOf } from '../../core/keymap/keymap';
+import type { DraftState } from '../../core/keymap/keymapView';
 import type { Ticket } from '../../core/keymap/ticket';
 import type { EditMark, Versioned } from '../../core/sync/versioned';
 import type { Derivation, MatchPlan } from '../../core/transfer/matchPlan';
-import type { DraftState, KeymapLink, MatchView, ProgramsView } from '../../core/view/views';
+import type { MatchView, ProgramsView } from '../../core/transfer/matchView';
+import type { KeymapLink } from '../../core/view/shelf';
 import { Problem } from '../../schemas/problem';
 import { now } from '../clock';
 import { inTransaction, ofOneMoment } from '../database';

@@ -1,8 +1,9 @@
 import { compareKeymaps } from '../../core/keymap/compareKeymaps';
 import { inBrief } from '../../core/keymap/inBrief';
 import { type Row, rowsOf } from '../../core/keymap/keymap';
+import type { KeptVersion, KeymapSummary, KeymapView } from '../../core/keymap/keymapView';
 import type { Ticket } from '../../core/keymap/ticket';
-import type { KeptVersion, KeymapLink, KeymapSummary, KeymapView, ProgramSummary } from '../../core/view/views';
+import type { KeymapLink, ProgramSummary } from '../../core/view/shelf';
 import { Problem } from '../../schemas/problem';
 import { now } from '../clock';
 import { inOneMoment, inTransaction, ofOneMoment } from '../database';

@@ -1,7 +1,6 @@
 import type { Transaction } from 'sequelize';
 import type { Program } from '../../core/program/program';
 import type { EditMark } from '../../core/sync/versioned';
-import type { RoomState, RoomView, WorkspacesView } from '../../core/view/views';
 import {
   applyWorkspace,
   factoryRoom,
@@ -14,6 +13,7 @@ import {
   stepTo,
   type Workspace,
 } from '../../core/workspace/room';
+import type { RoomState, RoomView, WorkspacesView } from '../../core/workspace/roomView';
 import { USUAL_ICONS } from '../../core/workspace/usualIcon';
 import { changedElsewhere, Problem } from '../../schemas/problem';
 import type { At as AtRevision } from '../../schemas/workspaces';

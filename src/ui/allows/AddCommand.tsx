@@ -9,8 +9,8 @@ import { slugs } from '@/core/text/slug';
 import { newCommand } from '@/schemas/forms';
 import { FormField } from '../kit/FormField';
 import { FormPick } from '../kit/FormPick';
-import type { Step } from './Allows';
 import styles from './allows.module.css';
+import type { Step } from './step';
 
 type Props = { readonly commands: readonly Command[]; readonly contexts: readonly Context[]; readonly step: Step };
 

@@ -12,9 +12,9 @@ import TextField from '@mui/material/TextField';
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { FORMS, type Form, KIND_PLURALS, KINDS, type Rules } from '@/core/program/program';
-import type { Facts, ProgramEdit } from '@/core/program/programEdits';
+import type { ProgramEdit } from '@/core/program/programEdits';
+import type { ProgramView } from '@/core/program/programView';
 import { entryOf } from '@/core/text/entryOf';
-import type { ProgramView } from '@/core/view/views';
 import { Tick } from '../kit/Tick';
 import { useNotice } from '../shell/Notices';
 import { unpacked } from '../shell/unpacked';
@@ -25,9 +25,8 @@ import styles from './allows.module.css';
 import { CommandList } from './CommandList';
 import { Fixed } from './Fixed';
 import { Places } from './Places';
+import type { Step } from './step';
 import { Turns } from './Turns';
-
-export type Step = (title: string, facts: Partial<Facts>) => Promise<boolean>;
 
 const FORM_WORDS: Readonly<Record<Form, string>> = {
   bare: 'A letter or sign alone, or with Shift',

@@ -6,15 +6,15 @@ import { useMemo, useState } from 'react';
 import { searchCommands } from '@/core/finder/searchCommands';
 import { buildSearchIndex } from '@/core/finder/searchIndex';
 import { type Command, KINDS, type Program, pathText } from '@/core/program/program';
+import type { ProgramView } from '@/core/program/programView';
 import { entryOf } from '@/core/text/entryOf';
-import type { ProgramView } from '@/core/view/views';
 import { Find } from '../kit/Find';
 import { Pick } from '../kit/Pick';
 import { VirtualRows } from '../kit/VirtualRows';
 import { KeyCaps } from '../parts/KeyCaps';
-import type { Step } from './Allows';
 import styles from './allows.module.css';
 import { PlaceSelect } from './PlaceSelect';
+import type { Step } from './step';
 
 type Props = { readonly program: Program; readonly factoryKeys: ProgramView['factoryKeys']; readonly step: Step };
 const ROW = 40;

@@ -11,7 +11,7 @@ import { newPlace } from '@/schemas/forms';
 import { FormField } from '../kit/FormField';
 import { FormPick } from '../kit/FormPick';
 import { Row } from '../kit/Row';
-import type { Step } from './Allows';
+import type { Step } from './step';
 
 /** The tree of places keys are listened for. */
 export function Places({

@@ -2,6 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import { Suspense, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import type { AdviceView } from '@/core/advice/adviceView';
 import type { ChordText } from '@/core/chord/chord';
 import { parseCanonical } from '@/core/chord/parseChord';
 import { backToFactory } from '@/core/clash/backToFactory';
@@ -12,11 +13,12 @@ import { neighborsOf } from '@/core/finder/finderRows';
 import { dropKeys, markKeys, markSpare } from '@/core/keymap/changeKeys';
 import { tapeLengthOf } from '@/core/keymap/draft';
 import { bindingsOf } from '@/core/keymap/keymap';
+import type { KeymapView } from '@/core/keymap/keymapView';
 import { trimTicket } from '@/core/keymap/ticket';
 import type { Command, CommandId } from '@/core/program/program';
 import { cutText } from '@/core/text/cutText';
 import { counted, listed } from '@/core/text/sentence';
-import type { AdviceView, KeymapLink, KeymapView } from '@/core/view/views';
+import type { KeymapLink } from '@/core/view/shelf';
 import { askToPull } from '../draft/askToPull';
 import { Tape } from '../draft/Tape';
 import { useDraft } from '../draft/useDraft';

@@ -7,7 +7,7 @@ import type { ClashIndex } from '@/core/clash/clashIndex';
 import { compareKeymaps } from '@/core/keymap/compareKeymaps';
 import { type Draft, tapeLengthOf } from '@/core/keymap/draft';
 import { counted } from '@/core/text/sentence';
-import type { KeymapLink } from '@/core/view/views';
+import type { KeymapLink } from '@/core/view/shelf';
 import { DraftPill } from '../draft/DraftPill';
 import type { DraftActions } from '../draft/useDraft';
 import { ActionsMenu } from '../parts/ActionsMenu';

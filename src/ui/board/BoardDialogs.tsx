@@ -1,30 +1,11 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import type { Advisor } from '@/core/advice/advisor';
-import type { ChordText } from '@/core/chord/chord';
-import type { ClashIndex } from '@/core/clash/clashIndex';
-import type { Draft } from '@/core/keymap/draft';
-import type { Ticket } from '@/core/keymap/ticket';
-import type { Command } from '@/core/program/program';
-import type { DraftActions } from '../draft/useDraft';
+
+import type { DialogProps } from './dialogs/dialogProps';
 
 /** What is shown over the Board, as its address says it: `check`, `history`, `command history`, `keyboard`, `key KeyW`. */
 export type Shown = string;
-
-export type DialogProps = {
-  readonly index: ClashIndex;
-  readonly draft: Draft;
-  readonly selected: Command | null;
-  readonly advisor: () => Advisor;
-  /** How often a day a command is used. */
-  readonly uses: (command: Command) => number;
-  readonly actions: DraftActions;
-  readonly onClose: () => void;
-  readonly onOpen: (command: Command) => void;
-  readonly onPropose: (chord: ChordText) => void;
-  readonly onTicket: (ticket: Ticket) => Promise<boolean>;
-};
 
 // Each is loaded when it is first asked for.
 const CheckDialog = dynamic(() => import('./dialogs/CheckDialog').then((one) => one.CheckDialog));

@@ -7,7 +7,7 @@ import { KINDS } from '@/core/program/program';
 import { Row } from '../kit/Row';
 import { Ticks } from '../kit/Ticks';
 import { toggled } from '../kit/toggled';
-import type { Filtering } from './FilterMenu';
+import type { Filtering } from './filtering';
 
 type Lists = Pick<Filter, 'kinds' | 'menus' | 'contexts'>;
 const REACH: readonly (readonly [Mark, string])[] = [

@@ -2,18 +2,10 @@
 
 import dynamic from 'next/dynamic';
 import { memo, useState } from 'react';
-import type { Filter, Mark } from '@/core/finder/filters';
-import type { Program } from '@/core/program/program';
 import { FilterChip } from '../kit/FilterChip';
+import type { Filtering } from './filtering';
 
 const FilterLists = dynamic(() => import('./FilterLists').then((one) => one.FilterLists));
-
-export type Filtering = {
-  readonly program: Program;
-  readonly filter: Filter;
-  readonly counts: Readonly<Record<Mark, number>>;
-  readonly onChange: (filter: Filter) => void;
-};
 
 /** Filters by reach, kind, menu and place, where a chip for each would be too many. */
 export const FilterMenu = memo(function FilterMenu(filtering: Filtering) {

@@ -5,7 +5,8 @@ import { countOn, MARKS, type Mark, NO_FILTER } from '@/core/finder/filters';
 import { FilterChip } from '../kit/FilterChip';
 import { Row } from '../kit/Row';
 import { toggled } from '../kit/toggled';
-import { type Filtering, FilterMenu } from './FilterMenu';
+import { FilterMenu } from './FilterMenu';
+import type { Filtering } from './filtering';
 
 const LABELS: Readonly<Record<Mark, string>> = {
   'no key': 'No key',

@@ -8,6 +8,7 @@ import { modifierLabel, writeChord } from '@/core/chord/writeChord';
 import type { ClashIndex, Holder } from '@/core/clash/clashIndex';
 import { DESKTOP_NAMES } from '@/core/desktop/desktopKeys';
 import type { Key } from '@/core/keyboard/keyboard';
+import { holds, type Keymap } from '@/core/keymap/keymap';
 import {
   countFree,
   isFree,
@@ -16,8 +17,7 @@ import {
   keyFaceLabel,
   layerFaces,
   layersFor,
-} from '@/core/keyboard/layer';
-import { holds, type Keymap } from '@/core/keymap/keymap';
+} from '@/core/layer/layer';
 import type { Command } from '@/core/program/program';
 import type { ReachOf } from '@/core/reach/reachOf';
 import { FilterChip } from '../kit/FilterChip';

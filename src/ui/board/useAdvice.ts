@@ -1,6 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useMemo, useRef } from 'react';
+import type { AdviceView } from '@/core/advice/adviceView';
 import { type Advisor, buildAdvisor } from '@/core/advice/advisor';
 import { type Suggestion, suggest } from '@/core/advice/suggest';
 import { usualForms } from '@/core/advice/usualForms';
@@ -8,7 +9,6 @@ import type { ClashIndex, ProgramFacts } from '@/core/clash/clashIndex';
 import { usesOf } from '@/core/effort/uses';
 import { bindingsOf } from '@/core/keymap/keymap';
 import type { Command } from '@/core/program/program';
-import type { AdviceView } from '@/core/view/views';
 import { useReach } from '../parts/useReach';
 import { useSettings } from '../shell/SettingsContext';
 

@@ -3,9 +3,9 @@
 import { useMemo, useState } from 'react';
 import { pathText } from '@/core/program/program';
 import { ROLES, type Role } from '@/core/reading/columnRoles';
+import type { Preview } from '@/core/reading/preview';
 import type { ReadRow } from '@/core/reading/readCommandList';
 import { counted } from '@/core/text/sentence';
-import type { Preview } from '@/core/view/views';
 import { FilterChip } from '../kit/FilterChip';
 import { Pick } from '../kit/Pick';
 import { Row } from '../kit/Row';

@@ -2,8 +2,8 @@
 
 import { useMemo } from 'react';
 import { type Draft, draftOf, withWholeTape } from '@/core/keymap/draft';
+import type { DraftState, KeymapView } from '@/core/keymap/keymapView';
 import type { Ticket } from '@/core/keymap/ticket';
-import type { DraftState, KeymapView } from '@/core/view/views';
 import { ask, messageOf } from '../shell/api';
 import { useNotice } from '../shell/Notices';
 import { useKept } from '../sync/useKept';

@@ -13,8 +13,8 @@ import { Row } from '../kit/Row';
 import { Tick } from '../kit/Tick';
 import { VirtualRows } from '../kit/VirtualRows';
 import { KeyCaps } from '../parts/KeyCaps';
-import type { Compared } from './CompareAll';
 import styles from './compareAll.module.css';
+import type { Compared } from './compared';
 
 const KEPT = ['all', 'everywhere', 'alike', 'apart', 'alone'] as const;
 type Kept = (typeof KEPT)[number];

@@ -18,8 +18,9 @@ import type { PairsBetween } from '@/core/comparison/conceptTable';
 import { usesOf } from '@/core/effort/uses';
 import type { Place } from '@/core/keyboard/placeOf';
 import { draftOf } from '@/core/keymap/draft';
-import type { CommandPair } from '@/core/transfer/transferTypes';
-import type { KeymapLink, KeymapView, ProgramsView } from '@/core/view/views';
+import type { KeymapView } from '@/core/keymap/keymapView';
+import type { ProgramsView } from '@/core/transfer/matchView';
+import type { KeymapLink } from '@/core/view/shelf';
 import type { CompareGround, Comparer, CompareTask } from '@/workers/comparer';
 import { FilterChip } from '../kit/FilterChip';
 import { IconAction } from '../kit/IconAction';
@@ -32,17 +33,10 @@ import { useSettings } from '../shell/SettingsContext';
 import { unpacked } from '../shell/unpacked';
 import { ByConcept } from './ByConcept';
 import styles from './compareAll.module.css';
+import { type Compared, pairsFor } from './compared';
 import { HandsOf } from './HandsOf';
 import { sideOf } from './useMatch';
 
-/** One keymap among those compared. */
-export type Compared = {
-  readonly view: KeymapView;
-  readonly keymap: ReturnType<typeof draftOf>['keymap'];
-  readonly facts: ReturnType<typeof programFacts>;
-  readonly usesOf: (command: string) => number;
-  readonly name: string;
-};
 type Props = {
   readonly all: ProgramsView;
   readonly links: readonly KeymapLink[];
@@ -167,16 +161,6 @@ export function CompareAll({ all, links, initialShown }: Props) {
 /** What the program of a keymap is called among the others. */
 const programIn = (links: readonly KeymapLink[], { programSlug, program }: KeymapView): string =>
   links.find((one) => one.program === programSlug)?.programName ?? program.name;
-
-/** The pairs of two of the compared, the one worked in first. */
-export function pairsFor(between: readonly PairsBetween[], knows: number, works: number): readonly CommandPair[] {
-  const found = between.find(
-    (one) => (one.first === works && one.second === knows) || (one.first === knows && one.second === works),
-  );
-  return (found?.pairs ?? []).map(([a, b]) =>
-    found?.first === works ? { mine: a, theirs: b } : { mine: b, theirs: a },
-  );
-}
 
 function Matrix({
   compared,

@@ -3,8 +3,8 @@
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
 import { useMemo, useState } from 'react';
+import type { Counterpart } from '@/core/counterpart/counterpart';
 import { describeCandidate } from '@/core/counterpart/describeCandidate';
-import type { Counterpart } from '@/core/counterpart/findCounterparts';
 import { searchCommands } from '@/core/finder/searchCommands';
 import { buildSearchIndex } from '@/core/finder/searchIndex';
 import { type Command, type CommandId, pathText } from '@/core/program/program';

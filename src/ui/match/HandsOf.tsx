@@ -16,8 +16,8 @@ import type { Command } from '@/core/program/program';
 import { FilterChip } from '../kit/FilterChip';
 import { Row } from '../kit/Row';
 import { KeyCaps } from '../parts/KeyCaps';
-import { type Compared, pairsFor } from './CompareAll';
 import styles from './compareAll.module.css';
+import { type Compared, pairsFor } from './compared';
 import { OtherActions } from './OtherActions';
 
 const WAYS = ['other', 'otherKeys', 'onlyTheirs', 'onlyMine', 'same'] as const;

@@ -1,5 +1,5 @@
 import type { OtherAction } from '@/core/comparison/otherActions';
-import type { Counterpart } from '@/core/counterpart/findCounterparts';
+import type { Counterpart } from '@/core/counterpart/counterpart';
 import type { Command, CommandId } from '@/core/program/program';
 import type { TransferLine } from '@/core/transfer/transferTypes';
 import type { MatchAnswer } from '@/workers/matcher';

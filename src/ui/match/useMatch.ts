@@ -5,7 +5,7 @@ import { useMemo } from 'react';
 import type { Side } from '@/core/counterpart/counterpartsOf';
 import type { Draft } from '@/core/keymap/draft';
 import { rowsOf } from '@/core/keymap/keymap';
-import type { KeymapView } from '@/core/view/views';
+import type { KeymapView } from '@/core/keymap/keymapView';
 import type { MatchAnswer, Matcher, MatchGround, MatchTask } from '@/workers/matcher';
 import { useWorkerTask, type Working } from '../parts/useWorkerTask';
 import { useSettings } from '../shell/SettingsContext';

@@ -4,7 +4,7 @@ import ListSubheader from '@mui/material/ListSubheader';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useRouter } from 'next/navigation';
-import type { KeymapLink } from '@/core/view/views';
+import type { KeymapLink } from '@/core/view/shelf';
 
 export type KeymapChoice = {
   readonly links: readonly KeymapLink[];

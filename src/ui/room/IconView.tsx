@@ -1,5 +1,5 @@
 import { createElement, memo } from 'react';
-import type { IconShapes } from '@/core/view/views';
+import type { IconShapes } from '@/core/workspace/roomView';
 
 /** An icon of the open set, in the color of the words around it. */
 export const IconView = memo(function IconView({ shapes, size = '1.15em' }: { shapes: IconShapes; size?: string }) {

@@ -2,7 +2,7 @@
 
 import { createContext, type ReactNode, useContext, useMemo, useState } from 'react';
 import type { Command, CommandId, Program } from '@/core/program/program';
-import type { Icons } from '@/core/view/views';
+import type { Icons } from '@/core/workspace/roomView';
 import { usualIcon } from '@/core/workspace/usualIcon';
 
 type Shared = {

@@ -1,7 +1,7 @@
 'use client';
 
-import type { RoomState } from '@/core/view/views';
 import { standsAs } from '@/core/workspace/room';
+import type { RoomState } from '@/core/workspace/roomView';
 import { ActionsMenu } from '../parts/ActionsMenu';
 import type { RoomHook } from './useRoom';
 

@@ -1,8 +1,8 @@
 'use client';
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { RoomState, RoomView } from '@/core/view/views';
 import { applyWorkspace, type Part, stepTo, type Workspace } from '@/core/workspace/room';
+import type { RoomState, RoomView } from '@/core/workspace/roomView';
 import { useKept } from '../sync/useKept';
 import { roomNow, roomWay } from '../sync/ways';
 

@@ -5,7 +5,7 @@ import { useMemo, useState } from 'react';
 import type { SheetChange } from '@/core/sheet/sheetEdits';
 import { sheetQuery } from '@/core/sheet/sheetQuery';
 import type { SheetSpec } from '@/core/sheet/sheetSpec';
-import type { KeptSheet, SheetsView } from '@/core/view/views';
+import type { KeptSheet, SheetsView } from '@/core/sheet/sheetsView';
 import { Row } from '../kit/Row';
 import { ActionsMenu } from '../parts/ActionsMenu';
 import { NameDialog } from '../parts/NameDialog';

@@ -2,9 +2,9 @@
 
 import { useMemo, useState } from 'react';
 import { bindingsOf, type Keymap } from '@/core/keymap/keymap';
+import type { KeymapView } from '@/core/keymap/keymapView';
 import { type CommandId, pathText } from '@/core/program/program';
 import { fold } from '@/core/text/fold';
-import type { KeymapView } from '@/core/view/views';
 import { Find } from '../kit/Find';
 import { Row } from '../kit/Row';
 import { Tick } from '../kit/Tick';

@@ -5,7 +5,8 @@ import TextField from '@mui/material/TextField';
 import { useMemo, useState } from 'react';
 import { KIND_PLURALS, KINDS } from '@/core/program/program';
 import { groupTitles } from '@/core/sheet/makeSheet';
-import { chosenCommands, type SheetRequest } from '@/core/sheet/sheetContents';
+import { chosenCommands } from '@/core/sheet/sheetContents';
+import type { SheetRequest } from '@/core/sheet/sheetRequest';
 import {
   CARDS,
   type CardSize,
@@ -30,7 +31,8 @@ import {
   WAYS,
   type Way,
 } from '@/core/sheet/sheetSpec';
-import type { KeymapLink, SheetsView } from '@/core/view/views';
+import type { SheetsView } from '@/core/sheet/sheetsView';
+import type { KeymapLink } from '@/core/view/shelf';
 import { Choice } from '../kit/Choice';
 import { Pick } from '../kit/Pick';
 import { Segments } from '../kit/Segments';

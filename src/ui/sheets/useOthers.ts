@@ -4,8 +4,8 @@ import { useMemo } from 'react';
 import { keymapOf, type Row } from '@/core/keymap/keymap';
 import type { Others } from '@/core/sheet/requestOf';
 import type { SheetSpec } from '@/core/sheet/sheetSpec';
+import type { SheetsView } from '@/core/sheet/sheetsView';
 import type { SideBySide } from '@/core/sheet/sideBySide';
-import type { SheetsView } from '@/core/view/views';
 import { useAsked } from '../parts/useAsked';
 
 /** What a sheet shows of other keymaps, asked for when it is wanted; `missing` until it is there. */

@@ -2,7 +2,7 @@
 
 import { memo } from 'react';
 import { keyStrip } from '@/core/keyboard/keyStrip';
-import type { KeymapSummary } from '@/core/view/views';
+import type { KeymapSummary } from '@/core/keymap/keymapView';
 import { useSettings } from '../shell/SettingsContext';
 
 const UNIT = 14;

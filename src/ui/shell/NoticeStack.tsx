@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import SnackbarContent from '@mui/material/SnackbarContent';
 import { type CustomContentProps, SnackbarProvider, useSnackbar } from 'notistack';
 import { forwardRef, useEffect, useRef } from 'react';
-import type { Notice } from './Notices';
+import type { Notice } from './notice';
 
 const Said = forwardRef<HTMLDivElement, CustomContentProps>(function Said({ id, message, action, style }, ref) {
   return (

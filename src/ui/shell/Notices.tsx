@@ -1,13 +1,8 @@
 'use client';
 
 import { createContext, lazy, type ReactNode, Suspense, useCallback, useContext, useState } from 'react';
+import type { Notice } from './notice';
 
-/** Something said in passing, with a way to take it back where there is one. */
-export type Notice = {
-  readonly number: number;
-  readonly words: string;
-  readonly action?: { readonly words: string; readonly run: () => void };
-};
 type Tell = (words: string, action?: Notice['action']) => void;
 const Context = createContext<Tell>(() => undefined);
 

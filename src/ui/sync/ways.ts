@@ -1,35 +1,22 @@
+import { type CountEdit, countEdits } from '@/core/advice/countEdits';
+import { type WishEdit, wishEdits } from '@/core/advice/wishEdits';
 import type { WishList } from '@/core/advice/wishList';
+import { type TickEdit, tickEdits } from '@/core/changeList/tickEdits';
 import type { Said } from '@/core/counterpart/knownPairs';
+import { type SayEdit, sayEdits } from '@/core/counterpart/sayEdits';
 import { type Draft, draftOf, followDraft } from '@/core/keymap/draft';
 import { type DraftEdit, draftEdits } from '@/core/keymap/draftEdits';
+import type { DoneBefore, DraftAnswer, KeymapView } from '@/core/keymap/keymapView';
 import { type ProgramEdit, programEdits } from '@/core/program/programEdits';
+import type { ProgramView } from '@/core/program/programView';
 import type { Settings } from '@/core/settings/settings';
 import { type SheetEdit, sheetEdits } from '@/core/sheet/sheetEdits';
+import type { KeptSheet } from '@/core/sheet/sheetsView';
+import { fieldEdits, startingAs, wholeEdits } from '@/core/sync/edits';
 import type { EditMark, Versioned } from '@/core/sync/versioned';
-import {
-  type CountEdit,
-  countEdits,
-  fieldEdits,
-  type SayEdit,
-  sayEdits,
-  startingAs,
-  type TickEdit,
-  tickEdits,
-  type WishEdit,
-  wholeEdits,
-  wishEdits,
-} from '@/core/sync/ways';
 import type { Derivation, MatchPlan } from '@/core/transfer/matchPlan';
-import type {
-  DoneBefore,
-  DraftAnswer,
-  KeptSheet,
-  KeymapView,
-  ProgramView,
-  RoomState,
-  RoomView,
-} from '@/core/view/views';
 import { type RoomEdit, roomEdits } from '@/core/workspace/roomEdits';
+import type { RoomState, RoomView } from '@/core/workspace/roomView';
 import { ask } from '../shell/api';
 import type { Way } from './createKept';
 

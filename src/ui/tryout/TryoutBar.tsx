@@ -3,7 +3,9 @@
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { memo } from 'react';
-import type { KeymapLink, KeymapView, RoomState } from '@/core/view/views';
+import type { KeymapView } from '@/core/keymap/keymapView';
+import type { KeymapLink } from '@/core/view/shelf';
+import type { RoomState } from '@/core/workspace/roomView';
 import { Segments } from '../kit/Segments';
 import { KeymapPicker } from '../parts/KeymapPicker';
 import type { RoomHook } from '../room/useRoom';

@@ -2,9 +2,9 @@
 
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import type { RoomView } from '@/core/view/views';
 import { compareWorkspaces } from '@/core/workspace/compareWorkspaces';
 import { PART_WORDS, type Part, pickParts } from '@/core/workspace/room';
+import type { RoomView } from '@/core/workspace/roomView';
 import { Ticks } from '../kit/Ticks';
 import { toggled } from '../kit/toggled';
 import { ScreenDialog } from '../parts/ScreenDialog';

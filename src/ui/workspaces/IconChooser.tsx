@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Stack from '@mui/material/Stack';
 import { useEffect, useState } from 'react';
-import type { Icons } from '@/core/view/views';
+import type { Icons } from '@/core/workspace/roomView';
 import { Find } from '../kit/Find';
 import { Row } from '../kit/Row';
 import { IconView } from '../room/IconView';

@@ -6,7 +6,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import Radio from '@mui/material/Radio';
 import RadioGroup from '@mui/material/RadioGroup';
 import Link from 'next/link';
-import type { RoomView } from '@/core/view/views';
+import type { RoomView } from '@/core/workspace/roomView';
 import type { RoomActions } from '../room/useRoom';
 import { LineName } from './LineName';
 import styles from './workspaces.module.css';

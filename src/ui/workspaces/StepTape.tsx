@@ -3,7 +3,7 @@
 import { Redo2, Undo2 } from 'lucide-react';
 import { memo, useEffect, useRef } from 'react';
 import { counted } from '@/core/text/sentence';
-import type { RoomState } from '@/core/view/views';
+import type { RoomState } from '@/core/workspace/roomView';
 import { Jump } from '../draft/Tape';
 import tape from '../draft/tape.module.css';
 import { Column } from '../kit/Column';

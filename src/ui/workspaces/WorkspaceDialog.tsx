@@ -1,9 +1,9 @@
 'use client';
 
 import Button from '@mui/material/Button';
-import type { RoomView, WorkspaceSummary } from '@/core/view/views';
 import { compareWorkspaces } from '@/core/workspace/compareWorkspaces';
 import { PART_WORDS, partsOf, pickParts } from '@/core/workspace/room';
+import type { RoomView, WorkspaceSummary } from '@/core/workspace/roomView';
 import { ScreenDialog } from '../parts/ScreenDialog';
 import type { RoomActions } from '../room/useRoom';
 import { ask, messageOf } from '../shell/api';

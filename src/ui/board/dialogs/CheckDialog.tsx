@@ -24,8 +24,8 @@ import { KeyCaps } from '../../parts/KeyCaps';
 import { ScreenDialog } from '../../parts/ScreenDialog';
 import { SentenceView } from '../../parts/SentenceView';
 import { useSettings } from '../../shell/SettingsContext';
-import type { DialogProps } from '../BoardDialogs';
 import { Mark } from '../Mark';
+import type { DialogProps } from './dialogProps';
 
 const TITLES: Readonly<Record<Gravity, string>> = {
   wrong: 'Wrong: it can’t work like this',

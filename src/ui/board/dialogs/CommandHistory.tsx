@@ -8,7 +8,7 @@ import { ChangeLine } from '../../draft/ChangeLine';
 import { Progress } from '../../kit/Progress';
 import { Row } from '../../kit/Row';
 import { ScreenDialog } from '../../parts/ScreenDialog';
-import type { DialogProps } from '../BoardDialogs';
+import type { DialogProps } from './dialogProps';
 
 const STATES = { applied: '', undone: 'undone', pulled: 'pulled out' } as const;
 

@@ -3,16 +3,16 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { useEffect, useState } from 'react';
+import type { KeptVersion } from '@/core/keymap/keymapView';
 import type { Change } from '@/core/keymap/ticket';
 import { counted } from '@/core/text/sentence';
-import type { KeptVersion } from '@/core/view/views';
 import { ChangeLine } from '../../draft/ChangeLine';
 import { Disclosure } from '../../kit/Disclosure';
 import { Progress } from '../../kit/Progress';
 import { Row } from '../../kit/Row';
 import { ScreenDialog } from '../../parts/ScreenDialog';
 import { ask, messageOf } from '../../shell/api';
-import type { DialogProps } from '../BoardDialogs';
+import type { DialogProps } from './dialogProps';
 
 /** The kept versions of a keymap, what each changed, and going back to one. */
 export function HistoryDialog({ index, draft, onClose, onTicket }: DialogProps) {

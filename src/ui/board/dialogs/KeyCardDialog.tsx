@@ -9,15 +9,15 @@ import TableRow from '@mui/material/TableRow';
 import { Fragment, useMemo } from 'react';
 import type { Holder } from '@/core/clash/clashIndex';
 import { DESKTOP_NAMES } from '@/core/desktop/desktopKeys';
-import { type CardRow, keyCard } from '@/core/keyboard/keyCard';
+import { type CardRow, keyCard } from '@/core/layer/keyCard';
 import { pathText } from '@/core/program/program';
 import { Row } from '../../kit/Row';
 import { KeyCaps } from '../../parts/KeyCaps';
 import { Pin } from '../../parts/Pin';
 import { ScreenDialog } from '../../parts/ScreenDialog';
 import { useSettings } from '../../shell/SettingsContext';
-import type { DialogProps } from '../BoardDialogs';
 import { pinOfHolder } from '../KeyboardView';
+import type { DialogProps } from './dialogProps';
 import styles from './dialogs.module.css';
 
 /** A key's own card: everything it does with every set of modifiers, wherever it is listened for. */

@@ -2,14 +2,14 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { MODIFIERS, type Modifier } from '../chord/chord';
 import { buildClashIndex, programFacts } from '../clash/clashIndex';
+import { keyStrip } from '../keyboard/keyStrip';
+import { usKeyboard } from '../keyboard/usKeyboard';
 import { EMPTY_KEYMAP, keymapOf } from '../keymap/keymap';
 import { contextsOverlap } from '../program/contextsOverlap';
 import { turnArea } from '../program/turnArea';
 import { anyKeymap, here, sampleProgram } from '../testing/sampleProgram';
 import { keyCard } from './keyCard';
-import { keyStrip } from './keyStrip';
 import { countFree, layerFaces, layersFor } from './layer';
-import { usKeyboard } from './usKeyboard';
 
 const facts = programFacts(sampleProgram);
 const { place } = here;

@@ -1,9 +1,9 @@
 import { type ChordText, canonicalText, type Modifier, press } from '../chord/chord';
 import type { ClashIndex, Holder } from '../clash/clashIndex';
 import { DESKTOP_KEYS } from '../desktop/desktopKeys';
-import type { Key } from './keyboard';
+import type { Key } from '../keyboard/keyboard';
+import type { Where } from '../keyboard/where';
 import { layersFor } from './layer';
-import type { Where } from './where';
 
 /** What one key does with one set of modifiers. */
 export type CardRow = {

@@ -2,10 +2,10 @@ import { type ChordText, canonicalText, MODIFIERS, type Modifier, press } from '
 import { modifierLabel, type Notation } from '../chord/writeChord';
 import { anyClash, type ClashIndex, type Holder } from '../clash/clashIndex';
 import { verdict } from '../clash/verdict';
+import { ALT_GR } from '../keyboard/buildKeyboard';
+import type { Key } from '../keyboard/keyboard';
+import type { Where } from '../keyboard/where';
 import type { Command } from '../program/program';
-import { ALT_GR } from './buildKeyboard';
-import type { Key } from './keyboard';
-import type { Where } from './where';
 
 /** What one key of the drawn keyboard does with the modifiers of the layer shown. */
 export type KeyFace = {

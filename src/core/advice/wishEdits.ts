@@ -1,0 +1,16 @@
+import type { CommandId } from '../program/program';
+import { fieldEdits } from '../sync/edits';
+import type { Edits } from '../sync/sync';
+import type { WishList } from './wishList';
+
+/** Some of what is wished for: fields of the list, or commands put on it or taken off. */
+export type WishEdit = Partial<WishList> | { readonly commands: readonly CommandId[]; readonly on: boolean };
+const wishFields = fieldEdits<WishList>();
+export const wishEdits: Edits<WishList, WishEdit> = {
+  apply: (list, edit) => {
+    if (!('commands' in edit)) return wishFields.apply(list, edit);
+    const left = list.wishes.filter((one) => !edit.commands.includes(one));
+    return { ...list, wishes: edit.on ? [...left, ...edit.commands] : left };
+  },
+  meets: (edit, before, now) => !('commands' in edit) && wishFields.meets(edit, before, now),
+};
