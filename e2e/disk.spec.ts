@@ -59,7 +59,8 @@ test('a stop folds the log in; a second start and a reset beside a running serve
   own,
 }) => {
   // Something is in the log.
-  await (await fetch(`${own.address}/board/tarnlight/sheet-retouching`)).text();
+  const lit = await fetch(`${own.address}/api/settings`, { method: 'PATCH', body: JSON.stringify({ lamp: 'dim' }) });
+  expect(lit.ok).toBe(true);
   const before = bytes(own.data);
   const again = await ran(['scripts/start.mjs'], { PORT: String(own.port), GRAY_PIN_DATA: own.data });
   expect(again).toEqual({ code: 1, said: expect.stringMatching(/running already at http:.*Nothing was done/) });

@@ -109,11 +109,11 @@ function settle(file: string): void {
 }
 
 /** Closes what is kept of a file. */
-function letGo(file: string): void {
+async function letGo(file: string): Promise<void> {
   settled.delete(file);
   const unused = spare.get(file) ?? [];
   spare.delete(file);
-  for (const one of unused) one.close();
+  await Promise.all(unused.map((one) => new Promise<void>((done) => one.close(() => done()))));
 }
 
 /**
@@ -123,7 +123,6 @@ function letGo(file: string): void {
 export async function openDatabaseFile(file: string): Promise<Sequelize> {
   mkdirSync(dirname(file), { recursive: true });
   await mustOpen(file);
-  letGo(file);
   const existed = exists(file);
   const sequelize = new Sequelize({
     dialect: 'sqlite',
@@ -134,6 +133,12 @@ export async function openDatabaseFile(file: string): Promise<Sequelize> {
     // The driver waits for a busy file itself.
     retry: { max: 1 },
   });
+  // Whoever closes it closes all of its connections, so that the log is folded in.
+  const close = sequelize.close.bind(sequelize);
+  sequelize.close = async () => {
+    await letGo(file);
+    await close();
+  };
   // Kept in the file for good: reading and writing don't wait for each other.
   await sequelize.query('PRAGMA journal_mode = WAL');
   const umzug = new Umzug({
@@ -199,7 +204,6 @@ export function database(): Promise<Sequelize> {
 export async function closeDatabase(): Promise<void> {
   const open = await shared.grayPinDatabase;
   shared.grayPinDatabase = undefined;
-  letGo(databaseFile());
   await open?.close();
 }
 

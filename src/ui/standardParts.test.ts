@@ -13,7 +13,8 @@ const lineOf = (text: string, at: number): number => text.slice(0, at).split('\n
 
 /** Ours to draw: the keyboard, what is pressed into, the tape, the drawn window and its panels. All else is built of parts. */
 const HEART = [
-  'board/KeyboardView.tsx',
+  'board/KeyButton.tsx',
+  'board/LayerButtons.tsx',
   'board/Capture.tsx',
   'draft/Tape.tsx',
   'room/',

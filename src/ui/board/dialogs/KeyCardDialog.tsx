@@ -16,7 +16,7 @@ import { KeyCaps } from '../../parts/KeyCaps';
 import { Pin } from '../../parts/Pin';
 import { ScreenDialog } from '../../parts/ScreenDialog';
 import { useSettings } from '../../shell/SettingsContext';
-import { pinOfHolder } from '../KeyboardView';
+import { pinOfHolder } from '../pinState';
 import type { DialogProps } from './dialogProps';
 import styles from './dialogs.module.css';
 
