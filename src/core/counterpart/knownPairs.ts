@@ -49,6 +49,12 @@ export function knownPairs(
   return { known, alone };
 }
 
+/** What was said of a command's counterpart, from either side; null that it has none, undefined where nothing was said. */
+export const saidOf = (all: readonly Said[], subject: Omit<Said, 'counterpart'>): CommandId | null | undefined =>
+  both(all).find(
+    (one) => one.program === subject.program && one.other === subject.other && one.command === subject.command,
+  )?.counterpart;
+
 /** Every pair as said and the other way around; that something has no counterpart goes one way only. */
 function both(all: readonly Said[]): Said[] {
   return all.flatMap((one) =>
