@@ -64,4 +64,25 @@ describe('the house', () => {
     expect(leans.size).toBeGreaterThan(20);
     expect(circles(new Map([...leans].map(([from, to]) => [from, [...to]])))).toEqual([]);
   });
+
+  it('has files of the interface of 300 lines at most, and functions of 120', () => {
+    const long: string[] = [];
+    for (const file of files.filter((one) => one.startsWith('ui/'))) {
+      const lines = textOf(file).split('\n');
+      if (lines.length - 1 > 300) long.push(`${file}: ${lines.length - 1} lines`);
+      let begun = -1;
+      lines.forEach((line, i) => {
+        if (
+          begun < 0 &&
+          /^(?:export )?(?:default )?(?:async )?(?:function\b|const \w+ = .*(?:=>|function)).*[({]$/.test(line)
+        )
+          begun = i;
+        // A list of arguments that ends alone in its line is not the end.
+        if (begun < 0 || !/^[})]/.test(line) || /^[})][^;]*[{(]$/.test(line)) return;
+        if (i - begun + 1 > 120) long.push(`${file}:${begun + 1}: ${i - begun + 1} lines`);
+        begun = -1;
+      });
+    }
+    expect(long).toEqual([]);
+  });
 });

@@ -5,23 +5,22 @@ import Paper from '@mui/material/Paper';
 import Link from 'next/link';
 import { useMemo } from 'react';
 import type { ChangeListView } from '@/core/changeList/changeListView';
-import { describeStep, stepKey, whereWords } from '@/core/changeList/describeStep';
+import { stepKey } from '@/core/changeList/describeStep';
 import { planEntry } from '@/core/changeList/planEntry';
 import { programFacts } from '@/core/clash/clashIndex';
 import { draftOf } from '@/core/keymap/draft';
 import { counted } from '@/core/text/sentence';
 import type { KeymapLink } from '@/core/view/shelf';
 import { Progress } from '../kit/Progress';
-import { Tick } from '../kit/Tick';
 import { ActionsMenu } from '../parts/ActionsMenu';
-import { KeyCaps } from '../parts/KeyCaps';
 import { KeymapPicker } from '../parts/KeymapPicker';
-import { SentenceView } from '../parts/SentenceView';
 import { useNotice } from '../shell/Notices';
 import { useSettings } from '../shell/SettingsContext';
 import { useKept } from '../sync/useKept';
 import { ticksWay } from '../sync/ways';
 import styles from './changes.module.css';
+import { LeftOut } from './LeftOut';
+import { StepLine } from './StepLine';
 
 type Props = { readonly given: ChangeListView; readonly links: readonly KeymapLink[] };
 
@@ -114,46 +113,19 @@ export function ChangeList({ given, links }: Props) {
               <p className="empty">Both have the same keys. There is nothing to change in the program.</p>
             )}
             <ol>
-              {plan.steps.map((step, i) => {
-                const command = facts.commands.get(step.command);
-                const key = stepKey(step);
-                const ticked = ticks.has(key);
-                return (
-                  <li
-                    key={key}
-                    data-done={ticked || undefined}
-                    data-next={i === next || undefined}
-                    data-step={step.kind}
-                  >
-                    <span className={styles.number}>{i + 1}</span>
-                    <Tick checked={ticked} onChange={() => tick(key)} className={styles.step}>
-                      <span className={styles.what}>
-                        <span>
-                          <strong>{nameOf(step.command)}</strong>{' '}
-                          <span className="soft">{command && whereWords(command)}</span>
-                        </span>
-                        <span>
-                          <SentenceView sentence={describeStep(step, nameOf)} />
-                        </span>
-                      </span>
-                    </Tick>
-                  </li>
-                );
-              })}
+              {plan.steps.map((step, i) => (
+                <StepLine
+                  key={stepKey(step)}
+                  {...{ step, nameOf }}
+                  number={i + 1}
+                  command={facts.commands.get(step.command)}
+                  ticked={ticks.has(stepKey(step))}
+                  next={i === next}
+                  onTick={() => tick(stepKey(step))}
+                />
+              ))}
             </ol>
-            {plan.refused.length > 0 && (
-              <section aria-label="Left out">
-                <h3>Left out, because the program would not take them</h3>
-                <ul>
-                  {plan.refused.map((one) => (
-                    <li key={`${one.command} ${one.chord}`}>
-                      <strong>{nameOf(one.command)}</strong> <KeyCaps chord={one.chord} />: {nameOf(one.holder)} has it
-                      and keeps it.
-                    </li>
-                  ))}
-                </ul>
-              </section>
-            )}
+            <LeftOut refused={plan.refused} nameOf={nameOf} />
           </div>
         </section>
       </main>

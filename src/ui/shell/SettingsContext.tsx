@@ -10,14 +10,15 @@ import { settingsWay } from '../sync/ways';
 
 type Shared = {
   readonly settings: Settings;
-  readonly change: (values: Partial<Settings>) => void;
+  /** Stores some of them; false where they are not stored, which is said. */
+  readonly change: (values: Partial<Settings>) => Promise<boolean>;
   readonly platform: Platform;
   /** The keyboard and desktop that keys are judged for. */
   readonly where: Where;
 };
 const Context = createContext<Shared>({
   settings: DEFAULT_SETTINGS,
-  change: () => undefined,
+  change: async () => false,
   platform: 'windows',
   where: whereOf(DEFAULT_SETTINGS),
 });

@@ -2,17 +2,13 @@
 
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { memo, useDeferredValue, useMemo, useState } from 'react';
+import { memo } from 'react';
 import { bringMost } from '@/core/effort/bringMost';
-import { easiest } from '@/core/effort/gains';
 import { GUESSED_USES, MOST_USES, type Uses } from '@/core/effort/uses';
-import { searchCommands } from '@/core/finder/searchCommands';
 import type { Draft } from '@/core/keymap/draft';
 import { type Binding, bindingsOf } from '@/core/keymap/keymap';
 import { type Command, type CommandId, type Program, pathText } from '@/core/program/program';
-import { HARD } from '@/core/reach/describeReach';
 import type { ReachOf } from '@/core/reach/reachOf';
-import { useSearchIndex } from '../board/useSearchIndex';
 import { FilterChip } from '../kit/FilterChip';
 import { Find } from '../kit/Find';
 import { Row } from '../kit/Row';
@@ -21,6 +17,7 @@ import { TEXT_SCALE } from '../kit/tokens';
 import { VirtualRows } from '../kit/VirtualRows';
 import { KeyCaps } from '../parts/KeyCaps';
 import { useSettings } from '../shell/SettingsContext';
+import { SHOWN, type Shown, usePicked } from './usePicked';
 import styles from './wishes.module.css';
 
 type Props = {
@@ -35,8 +32,6 @@ type Props = {
   readonly onCounts: () => void;
 };
 
-const SHOWN = ['wished', 'all', 'no key', 'hard to reach'] as const;
-type Shown = (typeof SHOWN)[number];
 const WORDS: Readonly<Record<Shown, string>> = {
   wished: 'Wished',
   all: 'All',
@@ -51,30 +46,7 @@ const TEN = 10;
 export const WishPicker = memo(function WishPicker(props: Props) {
   const { program, draft, wishes, told, reach, onWish, onUses } = props;
   const { settings } = useSettings();
-  const [query, setQuery] = useState('');
-  const [shown, setShown] = useState<Shown>(wishes.length > 0 ? 'wished' : 'all');
-  const searchIndex = useSearchIndex(program.commands);
-  const wished = useMemo(() => new Set(wishes), [wishes]);
-  const sets = useMemo((): Readonly<Record<Shown, readonly Command[]>> => {
-    const { keymap } = draft;
-    const hard = (command: Command): boolean => {
-      const bindings = bindingsOf(keymap, command.id);
-      const best = reach && bindings.length > 0 ? easiest(bindings.map(({ chord }) => reach(chord))) : undefined;
-      return best !== undefined && best.figure >= HARD;
-    };
-    return {
-      wished: program.commands.filter((one) => wished.has(one.id)),
-      all: program.commands,
-      'no key': program.commands.filter((one) => bindingsOf(keymap, one.id).length === 0),
-      'hard to reach': reach ? program.commands.filter(hard) : [],
-    };
-  }, [program, draft, wished, reach]);
-  const asked = useDeferredValue(query.trim());
-  const rows = useMemo(() => {
-    if (asked === '') return sets[shown];
-    const allowed = new Set(sets[shown]);
-    return searchCommands(searchIndex(), asked).filter((one) => allowed.has(one));
-  }, [asked, sets, shown, searchIndex]);
+  const { query, setQuery, shown, setShown, sets, wished, asked, rows } = usePicked(props);
   const allTicked = rows.length > 0 && rows.every((one) => wished.has(one.id));
   return (
     <section className={styles.picker} aria-label="Wishes">

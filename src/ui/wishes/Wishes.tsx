@@ -5,8 +5,6 @@ import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { WishesView } from '@/core/advice/adviceView';
-import { emptyList } from '@/core/advice/emptyList';
-import type { WishList } from '@/core/advice/wishList';
 import { programFacts } from '@/core/clash/clashIndex';
 import { compareKeymaps } from '@/core/keymap/compareKeymaps';
 import type { CommandId } from '@/core/program/program';
@@ -24,13 +22,11 @@ import { useReach } from '../parts/useReach';
 import { useNotice } from '../shell/Notices';
 import { useSettings } from '../shell/SettingsContext';
 import { unpacked } from '../shell/unpacked';
-import { useKept } from '../sync/useKept';
-import { useOfKeymap } from '../sync/useOfKeymap';
-import { usesWay, wishesWay } from '../sync/ways';
 import { CountsDialog } from './CountsDialog';
 import { PlanView } from './PlanView';
 import { SpendBar } from './SpendBar';
 import { type PlanTask, usePlan } from './usePlan';
+import { useWishList } from './useWishList';
 import { WishPicker } from './WishPicker';
 import styles from './wishes.module.css';
 
@@ -49,14 +45,8 @@ export function Wishes({ wishes, links, initialShown }: Props) {
   const { program, programSlug } = view;
   const { where, settings } = useSettings();
   const { draft, actions } = useDraft(view);
-  const [start] = useState(() => emptyList(where));
   const facts = useMemo(() => programFacts(program), [program]);
-  // An edit of the factory keymap begins a keymap of its own; the list goes with it.
-  const keymapId = draft.state.id;
-  const [given, editList] = useOfKeymap('wishes', keymapId, wishes.list, (id) => wishesWay(id, start));
-  const list = given ?? start;
-  const usesHow = useMemo(() => usesWay(keymapId), [keymapId]);
-  const [uses, editUses] = useKept(`uses ${programSlug} ${draft.state.owner}`, wishes.uses, usesHow);
+  const { list, uses, change, wish, tellUses, tellAll } = useWishList(wishes, draft.state);
   const [shown, setShown] = useState(initialShown);
   const [counting, setCounting] = useState(false);
   const tell = useNotice();
@@ -74,16 +64,6 @@ export function Wishes({ wishes, links, initialShown }: Props) {
   );
   const planning = usePlan(ground, task);
   const fresh = planning.made?.task === task ? planning.made.answer : null;
-
-  const change = useCallback((values: Partial<WishList>): void => void editList(values), [editList]);
-  const wish = useCallback(
-    (commands: readonly CommandId[], on: boolean): void => void editList({ commands, on }),
-    [editList],
-  );
-  const tellUses = useCallback(
-    (command: CommandId, perDay: number | null): void => void editUses({ uses: { [command]: perDay }, all: false }),
-    [editUses],
-  );
 
   // A command that the address wishes for is put on the list once; then the address says where this is.
   useEffect(() => {
@@ -170,13 +150,8 @@ export function Wishes({ wishes, links, initialShown }: Props) {
           told={uses}
           onClose={() => setCounting(false)}
           onDone={(counts) => {
-            editUses({ uses: counts, all: true });
+            tellAll(counts);
             setCounting(false);
-            tell(
-              Object.keys(counts).length === 0
-                ? 'All counts are guesses by kind again.'
-                : `Counts of ${counted(Object.keys(counts).length, 'command')} are stored.`,
-            );
           }}
         />
       )}

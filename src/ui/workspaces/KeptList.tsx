@@ -4,18 +4,17 @@ import Button from '@mui/material/Button';
 import Paper from '@mui/material/Paper';
 import Stack from '@mui/material/Stack';
 import { useState } from 'react';
-import { PART_WORDS, partsOf, standsAs, stepTo } from '@/core/workspace/room';
+import { stepTo } from '@/core/workspace/room';
 import type { RoomView, WorkspaceSummary } from '@/core/workspace/roomView';
 import { FileButton } from '../kit/FileButton';
-import { Row } from '../kit/Row';
-import { ActionsMenu } from '../parts/ActionsMenu';
 import { NameDialog } from '../parts/NameDialog';
 import { PutAway } from '../parts/PutAway';
 import type { RoomActions } from '../room/useRoom';
 import { ask, messageOf } from '../shell/api';
 import { useNotice } from '../shell/Notices';
+import { useStep } from '../shell/useStep';
+import { KeptCard } from './KeptCard';
 import { PersonMenu } from './PersonMenu';
-import styles from './workspaces.module.css';
 
 type Props = {
   readonly roomView: RoomView;
@@ -35,18 +34,16 @@ export function KeptList({ roomView, programSlug, persons, actions, onOpen, onKe
   const kept = workspaces.filter((one) => !one.putAway);
   const away = workspaces.filter((one) => one.putAway);
   const now = workspaces.find((one) => one.id === state.workspace);
-  const step = stepTo(state.room, '', now?.versions[0]?.contents ?? factory);
-  const changed = Object.keys(step?.after ?? {}).length;
+  const changed = Object.keys(stepTo(state.room, '', now?.versions[0]?.contents ?? factory)?.after ?? {}).length;
 
-  const change = async (one: WorkspaceSummary, body: object, said: string, undo?: object): Promise<void> => {
-    try {
-      await ask('PATCH', `/api/workspaces/${one.id}`, body);
-      await actions.reload();
-      tell(said, undo && { words: 'Bring it back', run: () => void change(one, undo, `${one.name} is back.`) });
-    } catch (error) {
-      tell(messageOf(error));
-    }
-  };
+  const step = useStep(actions.reload);
+  const putAway = (one: WorkspaceSummary, away: boolean): void =>
+    void step({
+      address: `/api/workspaces/${one.id}`,
+      body: { putAway: away },
+      said: away ? `${one.name} is put away.` : `${one.name} is back.`,
+      ...(away ? { undo: { words: 'Bring it back', body: { putAway: false }, said: `${one.name} is back.` } } : {}),
+    });
   const bringIn = async (chosen: File): Promise<void> => {
     try {
       const { names } = await ask<{ names: string[] }>('POST', `/api/programs/${programSlug}/workspaces/file`, {
@@ -84,43 +81,15 @@ export function KeptList({ roomView, programSlug, persons, actions, onOpen, onKe
         </Button>
       </Stack>
       <Stack component="ul" spacing={2}>
-        {kept.map((one) => {
-          const contents = one.versions[0]?.contents ?? {};
-          const parts = partsOf(contents);
-          const here = one.id === state.workspace;
-          return (
-            <li key={one.id} className={styles.keptCard} data-here={here || undefined}>
-              <Row gap={1}>
-                <Button variant="line" onClick={() => onOpen(one)} style={{ marginLeft: 'calc(-1 * var(--space-2))' }}>
-                  <strong>{one.name}</strong>
-                </Button>
-                <ActionsMenu
-                  label={`More for ${one.name}`}
-                  actions={[
-                    ['Look at it, and its versions', () => onOpen(one)],
-                    ['Duplicate…', () => setNaming({ one, copy: true })],
-                    ['Rename…', () => setNaming({ one, copy: false })],
-                    ['Save as a file', () => window.location.assign(`/api/workspaces/${one.id}/file`)],
-                    [
-                      'Put away',
-                      () => void change(one, { putAway: true }, `${one.name} is put away.`, { putAway: false }),
-                    ],
-                  ]}
-                />
-              </Row>
-              {one.owner && <small className="soft">{one.owner}</small>}
-              <small>{parts.map((part) => PART_WORDS[part]).join(' · ')}</small>
-              {here && standsAs(state.room, contents) ? (
-                <small>In use</small>
-              ) : (
-                <Button variant="outlined" onClick={() => switchTo(one)}>
-                  {here ? 'Back to it' : 'Switch to it'}
-                  <span className="hidden"> ({one.name})</span>
-                </Button>
-              )}
-            </li>
-          );
-        })}
+        {kept.map((one) => (
+          <KeptCard
+            key={one.id}
+            {...{ one, state, onOpen }}
+            onSwitch={() => switchTo(one)}
+            onName={(copy) => setNaming({ one, copy })}
+            onPutAway={() => putAway(one, true)}
+          />
+        ))}
       </Stack>
       {kept.length === 0 && (
         <p className="soft">Arrange the panels, menus and tools until the room fits, then keep it here under a name.</p>
@@ -137,7 +106,7 @@ export function KeptList({ roomView, programSlug, persons, actions, onOpen, onKe
           Bring one in…
         </FileButton>
       </Stack>
-      <PutAway away={away} onBack={(one) => void change(one, { putAway: false }, `${one.name} is back.`)} />
+      <PutAway away={away} onBack={(one) => putAway(one, false)} />
       {naming && (
         <NameDialog
           title={naming.copy ? `Duplicate ${naming.one.name}` : `Rename ${naming.one.name}`}

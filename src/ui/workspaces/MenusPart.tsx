@@ -32,6 +32,7 @@ import { InkMark } from '../room/InkMark';
 import type { RoomActions } from '../room/useRoom';
 import { useNotice } from '../shell/Notices';
 import { HiddenList } from './HiddenList';
+import { MenuNames } from './MenuNames';
 import styles from './workspaces.module.css';
 
 type Props = {
@@ -94,30 +95,14 @@ export function MenusPart({ program, room, keymap, keysOf, actions }: Props) {
 
   return (
     <div className={`panes ${styles.menus}`}>
-      <nav className={styles.menuNames} aria-label="Menus">
-        {menus.map((menu, i) => {
-          const ids = menu.lines.flatMap((one) => ('command' in one ? [one.command.id] : []));
-          const away = ids.filter((one) => hidden.has(one)).length;
-          const inks = [...new Set(ids.flatMap((one) => marks.get(one) ?? []))];
-          return (
-            <Button
-              key={menu.name}
-              variant="line"
-              aria-current={i === at && words === '' ? 'true' : undefined}
-              onClick={() => {
-                setAt(i);
-                setWords('');
-              }}
-            >
-              <span className={styles.lineName}>{menu.name}</span>
-              {inks.map((one) => (
-                <InkMark key={one} ink={one} size={10} />
-              ))}
-              {away > 0 && <small className="soft">{away} hidden</small>}
-            </Button>
-          );
-        })}
-      </nav>
+      <MenuNames
+        {...{ menus, hidden, marks }}
+        at={words === '' ? at : null}
+        onGo={(i) => {
+          setAt(i);
+          setWords('');
+        }}
+      />
       <section className={styles.menuBody} aria-label="Lines">
         <Row wraps gap={4} className={styles.inkBar}>
           <Find label="Find a line in all menus" value={words} onChange={setWords} />

@@ -4,7 +4,6 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { ActionsMenu } from '../parts/ActionsMenu';
 import { NameDialog } from '../parts/NameDialog';
-import { ask } from '../shell/api';
 import { useSettings } from '../shell/SettingsContext';
 
 /** Who sits here: their keymaps and workspaces come first, and each has a room of their own. */
@@ -13,9 +12,7 @@ export function PersonMenu({ person, persons }: { person: string; persons: reado
   const { change } = useSettings();
   const [naming, setNaming] = useState(false);
   const choose = async (next: string): Promise<void> => {
-    await ask('PATCH', '/api/settings', { person: next });
-    change({ person: next });
-    router.refresh();
+    if (await change({ person: next })) router.refresh();
   };
   return (
     <>

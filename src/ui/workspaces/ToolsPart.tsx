@@ -1,6 +1,5 @@
 'use client';
 
-import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Paper from '@mui/material/Paper';
 import { useMemo, useState } from 'react';
@@ -8,30 +7,18 @@ import type { Keymap } from '@/core/keymap/keymap';
 import { type Command, type CommandId, type Program, pathText } from '@/core/program/program';
 import { fold } from '@/core/text/fold';
 import type { Room } from '@/core/workspace/room';
-import {
-  BUTTON_SIZES,
-  type ButtonSize,
-  fitsOn,
-  gatherTurns,
-  MOST_COLUMNS,
-  placeButton,
-  removeButton,
-  type Strip,
-  type StripName,
-  stepButton,
-  type ToolLayout,
-  turnsApart,
-} from '@/core/workspace/toolLayout';
+import { fitsOn, placeButton, type Strip, type StripName, type ToolLayout } from '@/core/workspace/toolLayout';
 import { Find } from '../kit/Find';
-import { Row } from '../kit/Row';
 import { Segments } from '../kit/Segments';
 import { KeyCaps } from '../parts/KeyCaps';
 import type { KeysOf } from '../parts/useKeysOf';
 import { CommandIcon } from '../room/CommandIcon';
 import type { RoomActions } from '../room/useRoom';
-import { IconChooser } from './IconChooser';
+import { ChosenButton } from './ChosenButton';
 import { LineName } from './LineName';
 import { StripEditor } from './StripEditor';
+import { StripLook } from './StripLook';
+import { STRIP_WORDS } from './stripWords';
 import styles from './workspaces.module.css';
 
 type Props = {
@@ -41,8 +28,6 @@ type Props = {
   readonly keysOf: KeysOf;
   readonly actions: RoomActions;
 };
-const STRIP_WORDS: Readonly<Record<StripName, string>> = { rail: 'tool rail', bar: 'button bar' };
-const SIZE_WORDS: Readonly<Record<ButtonSize, string>> = { small: 'Small', medium: 'Medium', large: 'Large' };
 const MOST_LISTED = 200;
 
 /** Which tools and buttons are at hand, in what order and groups, how large, and with which icons. */
@@ -56,9 +41,6 @@ export function ToolsPart({ program, room, keymap, keysOf, actions }: Props) {
   const change = (title: string, next: Partial<ToolLayout>): void =>
     actions.edit(title, { tools: { ...tools, ...next } });
   const put = (title: string, next: Strip): void => change(title, { [name]: next });
-  const moveTitle = `Move ${chosen === null ? '' : nameOf(chosen)} on the ${STRIP_WORDS[name]}`;
-  const gathered = gatherTurns(strip.groups, keymap);
-  const canGather = turnsApart(strip.groups, keymap);
   return (
     <div className={`panes ${styles.tools}`}>
       <Paper component="section" variant="side" aria-label="How the buttons are">
@@ -74,50 +56,7 @@ export function ToolsPart({ program, room, keymap, keysOf, actions }: Props) {
             setChosen(null);
           }}
         />
-        <Segments
-          label="Button size"
-          value={strip.size}
-          options={BUTTON_SIZES.map((one) => [one, SIZE_WORDS[one]] as const)}
-          onChange={(size) => put(`${SIZE_WORDS[size]} buttons on the ${STRIP_WORDS[name]}`, { ...strip, size })}
-        />
-        <Segments
-          label="Under the icons"
-          value={strip.words ? 'words' : 'nothing'}
-          options={[
-            ['nothing', 'Nothing'],
-            ['words', 'Words'],
-          ]}
-          onChange={(next) =>
-            put(`${next === 'words' ? 'Words' : 'No words'} on the ${STRIP_WORDS[name]}`, {
-              ...strip,
-              words: next === 'words',
-            })
-          }
-        />
-        {name === 'rail' && (
-          <Segments
-            label="Columns"
-            value={String(tools.rail.columns)}
-            options={Array.from({ length: MOST_COLUMNS }, (_, i) => [String(i + 1), String(i + 1)] as const)}
-            onChange={(next) =>
-              change(`Tool rail in columns: ${next}`, { rail: { ...tools.rail, columns: Number(next) } })
-            }
-          />
-        )}
-        <div>
-          <Button
-            variant="text"
-            aria-disabled={!canGather}
-            onClick={() => canGather && put('Put those that share a key together', { ...strip, groups: gathered })}
-          >
-            Put those that share a key together
-          </Button>
-          <p className="soft">
-            {canGather
-              ? 'Tools that take turns on one key stand apart now.'
-              : 'Those that take turns on one key are together.'}
-          </p>
-        </div>
+        <StripLook {...{ tools, name, keymap, put, change }} />
       </Paper>
       <section className={styles.stripSide} aria-label={name === 'rail' ? 'Tool rail' : 'Button bar'}>
         <StripEditor
@@ -133,41 +72,7 @@ export function ToolsPart({ program, room, keymap, keysOf, actions }: Props) {
       </section>
       <div className={styles.toolSide}>
         {chosen !== null && strip.groups.flat().includes(chosen) && (
-          <Box component="section" sx={{ px: 4, py: 3, background: 'var(--card)' }} aria-label={nameOf(chosen)}>
-            <h2>
-              <CommandIcon command={chosen} /> {nameOf(chosen)}
-            </h2>
-            <Row gap={1} wraps>
-              <Button variant="text" onClick={() => put(moveTitle, stepButton(strip, chosen, -1))}>
-                Earlier
-              </Button>
-              <Button variant="text" onClick={() => put(moveTitle, stepButton(strip, chosen, 1))}>
-                Later
-              </Button>
-              <Button
-                variant="text"
-                onClick={() => {
-                  put(`Take ${nameOf(chosen)} off the ${STRIP_WORDS[name]}`, removeButton(strip, chosen));
-                  setChosen(null);
-                }}
-              >
-                Take it off
-              </Button>
-            </Row>
-            <IconChooser
-              key={chosen}
-              name={nameOf(chosen)}
-              icon={tools.icons.find(([one]) => one === chosen)?.[1] ?? null}
-              onChoose={(icon) =>
-                change(`Icon of ${nameOf(chosen)}`, {
-                  icons: [
-                    ...tools.icons.filter(([one]) => one !== chosen),
-                    ...(icon === null ? [] : [[chosen, icon] as const]),
-                  ],
-                })
-              }
-            />
-          </Box>
+          <ChosenButton {...{ tools, name, chosen, nameOf, put, change }} onGone={() => setChosen(null)} />
         )}
         <AddList
           program={program}

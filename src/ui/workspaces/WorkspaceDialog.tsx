@@ -6,8 +6,7 @@ import { PART_WORDS, partsOf, pickParts } from '@/core/workspace/room';
 import type { RoomView, WorkspaceSummary } from '@/core/workspace/roomView';
 import { ScreenDialog } from '../parts/ScreenDialog';
 import type { RoomActions } from '../room/useRoom';
-import { ask, messageOf } from '../shell/api';
-import { useNotice } from '../shell/Notices';
+import { useStep } from '../shell/useStep';
 import { Differences } from './Differences';
 
 type Props = {
@@ -21,21 +20,19 @@ type Props = {
 
 /** What belongs to a workspace, what a switch to it would change, and its versions. */
 export function WorkspaceDialog({ workspace, roomView, nameOf, keymapName, actions, onClose }: Props) {
-  const tell = useNotice();
   const { room } = roomView.state;
   const [newest, ...older] = workspace.versions;
   const contents = newest?.contents ?? {};
   const parts = partsOf(contents);
   const toHere = compareWorkspaces(pickParts(room, parts), contents, nameOf, keymapName);
-  const goBack = async (number: number): Promise<void> => {
-    try {
-      await ask('POST', `/api/workspaces/${workspace.id}/version`, { number });
-      await actions.reload();
-      tell(`${workspace.name} is as version ${number} was. Switch to it to have it so here.`);
-    } catch (error) {
-      tell(messageOf(error));
-    }
-  };
+  const step = useStep(actions.reload);
+  const goBack = (number: number) =>
+    step({
+      method: 'POST',
+      address: `/api/workspaces/${workspace.id}/version`,
+      body: { number },
+      said: `${workspace.name} is as version ${number} was. Switch to it to have it so here.`,
+    });
   return (
     <ScreenDialog
       title={workspace.name}
