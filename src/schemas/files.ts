@@ -1,23 +1,57 @@
 import Joi from 'joi';
+import type { ProgramFile } from '../core/file/programFile';
+import type { Rules } from '../core/program/program';
 import { command, contexts, fileBindings, fileKeymap, name, rules } from './schemas';
-import { fileWorkspace } from './workspaces';
+import { shape } from './shape';
+import { fileWorkspace, workspaceFileShape } from './workspaces';
 
-/** Our own file: a program with its commands and keymaps. docs/program-file.schema.json says the same as JSON Schema. */
-export const programFile = Joi.object({
+/** Our own file: a program with its commands and keymaps. docs/program-file.schema.json is made of this. */
+export const programFile = shape<ProgramFile>({
   format: Joi.string().valid('gray-pin-program').required(),
   formatVersion: Joi.number().valid(1).required(),
-  program: Joi.object({
+  program: shape<ProgramFile['program']>({
     name: name.required(),
     version: Joi.string().trim().min(1).max(40).required(),
     contexts: contexts.required(),
-    rules: Joi.object(rules).required(),
+    rules: shape<Partial<Rules>>(rules)
+      .required()
+      .description(
+        'What the program allows. Rules left out are the usual ones; forms left out are read off the factory keys.',
+      ),
     commands: Joi.array()
-      .items(Joi.object({ ...command, keys: fileBindings }))
+      .items(shape<ProgramFile['program']['commands'][number]>({ ...command, keys: fileBindings }))
       .min(1)
       .max(20_000)
       .unique('id')
-      .required(),
+      .required()
+      .description("In the program's own order. keys are the factory's."),
   }).required(),
   keymaps: Joi.array().items(fileKeymap).max(200).required(),
   workspaces: Joi.array().items(fileWorkspace).max(200),
 });
+
+/** The files of ours as JSON Schema (2020-12), by the names they are published under; `npm run schemas` writes them. */
+export function publishedSchemas(): Readonly<Record<string, object>> {
+  const published = (name: string, title: string, description: string, schema: Joi.ObjectSchema) => ({
+    $schema: 'https://json-schema.org/draft/2020-12/schema',
+    $id: name,
+    title,
+    description,
+    ...schema['~standard'].jsonSchema.input({ target: 'draft-2020-12' }),
+  });
+  const all = [
+    published(
+      'program-file.schema.json',
+      'Gray Pin program file',
+      'A program with its commands, its factory keys, its keymaps and its workspaces. Chords are written canonically: Mod, Ctrl, Alt, Shift, Meta in this order, then a key, joined by +; hold: before a held chord; strokes of a sequence separated by a space.',
+      programFile,
+    ),
+    published(
+      'workspace-file.schema.json',
+      'Gray Pin workspace file',
+      'Workspaces of one program, and the keymaps that belong to them.',
+      workspaceFileShape,
+    ),
+  ];
+  return Object.fromEntries(all.map((one) => [one.$id, one]));
+}

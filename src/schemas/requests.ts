@@ -13,51 +13,64 @@ import { LAMPS, SCREEN_NOTATIONS, type Settings, TEXT_SIZES } from '../core/sett
 import type { Derivation, MatchPlan } from '../core/transfer/matchPlan';
 import { Problem } from './problem';
 import { check, chord, commandId, keymapName, owner, programFacts, revision, ticket } from './schemas';
+import { shape } from './shape';
 
 /** The bodies our routes take. */
 type Body = unknown;
 
 export const editBody = (body: Body) =>
-  check<{ revision: number; ticket: Ticket }>(
-    Joi.object({ revision: revision.required(), ticket: ticket.required() }),
+  check(
+    shape<{ revision: number; ticket: Ticket }>({ revision: revision.required(), ticket: ticket.required() }),
     body,
     'This step',
   );
 
 export const tapeBody = (body: Body) =>
-  check<{ revision: number; cursor: number }>(
-    Joi.object({ revision: revision.required(), cursor: Joi.number().integer().min(0).required() }),
+  check(
+    shape<{ revision: number; cursor: number }>({
+      revision: revision.required(),
+      cursor: Joi.number().integer().min(0).required(),
+    }),
     body,
     'This step',
   );
 
 export const revisionBody = (body: Body) =>
-  check<{ revision: number }>(Joi.object({ revision: revision.required() }), body, 'This step');
+  check(shape<{ revision: number }>({ revision: revision.required() }), body, 'This step');
 
 export const keepAsNewBody = (body: Body) =>
-  check<{ revision: number; name: string; owner: string }>(
-    Joi.object({ revision: revision.required(), name: keymapName.required(), owner: owner.default('') }),
+  check(
+    shape<{ revision: number; name: string; owner: string }>({
+      revision: revision.required(),
+      name: keymapName.required(),
+      owner: owner.default(''),
+    }),
     body,
     'This name',
   );
 
 export const duplicateBody = (body: Body) =>
-  check<{ name: string; owner: string }>(
-    Joi.object({ name: keymapName.required(), owner: owner.default('') }),
+  check(
+    shape<{ name: string; owner: string }>({ name: keymapName.required(), owner: owner.default('') }),
     body,
     'This name',
   );
 
 export const changeBody = (body: Body) =>
-  check<{ name?: string; owner?: string; putAway?: boolean; locked?: boolean }>(
-    Joi.object({ name: keymapName, owner, putAway: Joi.boolean(), locked: Joi.boolean() }).min(1),
+  check(
+    shape<{ name?: string; owner?: string; putAway?: boolean; locked?: boolean }>({
+      name: keymapName,
+      owner,
+      putAway: Joi.boolean(),
+      locked: Joi.boolean(),
+    }).min(1),
     body,
     'This change',
   );
 
 export const factsBody = (body: Body) =>
-  check<{ revision: number; title: string; facts: Pick<Program, 'contexts' | 'rules' | 'commands'> }>(
-    Joi.object({
+  check(
+    shape<{ revision: number; title: string; facts: Pick<Program, 'contexts' | 'rules' | 'commands'> }>({
       revision: revision.required(),
       title: Joi.string().trim().min(1).max(200).required(),
       facts: programFacts.required(),
@@ -67,8 +80,8 @@ export const factsBody = (body: Body) =>
   );
 
 export const settingsBody = (body: Body) =>
-  check<Partial<Settings>>(
-    Joi.object({
+  check(
+    shape<Partial<Settings>>({
       lamp: Joi.string().valid(...LAMPS),
       textSize: Joi.string().valid(...TEXT_SIZES),
       notation: Joi.string().valid(...SCREEN_NOTATIONS),
@@ -86,8 +99,8 @@ export const settingsBody = (body: Body) =>
 const commandChords = Joi.array().items(Joi.array().ordered(commandId.required(), chord.required())).max(20_000);
 const commandIds = Joi.array().items(commandId).max(20_000).unique();
 export const wishListBody = (body: Body) =>
-  check<WishList>(
-    Joi.object({
+  check(
+    shape<WishList>({
       wishes: commandIds.required(),
       layers: Joi.array()
         .items(
@@ -110,8 +123,8 @@ export const wishListBody = (body: Body) =>
 
 /** Uses a day by command; null forgets what was told. `all` says that these are all there are. */
 export const usesBody = (body: Body) =>
-  check<{ uses: Record<string, number | null>; all: boolean }>(
-    Joi.object({
+  check(
+    shape<{ uses: Record<string, number | null>; all: boolean }>({
       uses: Joi.object().pattern(commandId, Joi.number().min(0).max(MOST_USES).allow(null)).max(20_000).required(),
       all: Joi.boolean().default(false),
     }),
@@ -124,7 +137,7 @@ const choice = Joi.alternatives(
   Joi.object({ kind: Joi.string().valid('take', 'keep').required() }),
   Joi.object({ kind: Joi.string().valid('other').required(), chords: Joi.array().items(chord).max(20).required() }),
 );
-const matchPlan = Joi.object({
+const matchPlan = shape<MatchPlan>({
   rules: Joi.object({
     kinds: Joi.array()
       .items(Joi.string().valid(...KINDS))
@@ -169,16 +182,16 @@ const rows = Joi.array()
   .max(100_000);
 
 export const matchBody = (body: Body) =>
-  check<{ source: number; plan: MatchPlan }>(
-    Joi.object({ source: keymapNumber.required(), plan: matchPlan.required() }),
+  check(
+    shape<{ source: number; plan: MatchPlan }>({ source: keymapNumber.required(), plan: matchPlan.required() }),
     body,
     'This match',
   );
 
 /** What is said of a command's counterpart; null that it has none; left out, that what was said is to be forgotten. */
 export const counterpartBody = (body: Body) =>
-  check<{ program: string; command: string; other: string; counterpart?: string | null }>(
-    Joi.object({
+  check(
+    shape<{ program: string; command: string; other: string; counterpart?: string | null }>({
       program: commandId.required(),
       command: commandId.required(),
       other: commandId.required(),
@@ -189,8 +202,8 @@ export const counterpartBody = (body: Body) =>
   );
 
 export const deriveBody = (body: Body) =>
-  check<{ name: string; owner: string; source: number; ticket: Ticket | null; plan: MatchPlan }>(
-    Joi.object({
+  check(
+    shape<{ name: string; owner: string; source: number; ticket: Ticket | null; plan: MatchPlan }>({
       name: keymapName.required(),
       owner: owner.default(''),
       source: keymapNumber.required(),
@@ -202,15 +215,15 @@ export const deriveBody = (body: Body) =>
   );
 
 export const derivationBody = (body: Body) =>
-  check<Derivation>(
-    Joi.object({ plan: matchPlan.required(), derived: rows.required(), theirs: rows.required() }),
+  check(
+    shape<Derivation>({ plan: matchPlan.required(), derived: rows.required(), theirs: rows.required() }),
     body,
     'This derivation',
   );
 
 export const ticksBody = (body: Body) =>
-  check<{ from: number; ticks: string[] }>(
-    Joi.object({
+  check(
+    shape<{ from: number; ticks: string[] }>({
       from: keymapNumber.required(),
       ticks: Joi.array().items(Joi.string().min(1).max(4000)).max(20_000).unique().required(),
     }),
@@ -220,7 +233,7 @@ export const ticksBody = (body: Body) =>
 
 /** Which list of commands is asked for, by the mark of what they are. */
 export const listQuery = (query: unknown) =>
-  check<{ mark: string }>(Joi.object({ mark: Joi.string().max(64).required() }), query, 'This address');
+  check(shape<{ mark: string }>({ mark: Joi.string().max(64).required() }), query, 'This address');
 
 /** A keymap's number from an address. */
 export function idOf(text: string): number {

@@ -1,10 +1,15 @@
 import Joi from 'joi';
 import { parseCanonical } from '../core/chord/parseChord';
+import type { FileKeymap } from '../core/file/keymapFile';
+import type { Change, Ticket } from '../core/keymap/ticket';
+import type { Command, Context, Rules } from '../core/program/program';
 import { FORMS, KINDS } from '../core/program/program';
+import type { Facts } from '../core/program/programEdits';
 import { ROLES } from '../core/reading/columnRoles';
 import { cutText } from '../core/text/cutText';
 import { oddCharacter, withoutOdd } from '../core/text/oddCharacter';
 import { Problem } from './problem';
+import { type Plain, shape } from './shape';
 
 /** What comes in at the edges, as Joi sees it. Messages are for people. */
 export const chord = Joi.string()
@@ -30,11 +35,11 @@ const bindings = Joi.array()
   .max(20)
   .unique('chord');
 
-export const ticket = Joi.object({
+export const ticket = shape<Ticket>({
   title: Joi.string().min(1).max(200).required(),
   changes: Joi.array()
     .items(
-      Joi.object({
+      shape<Change>({
         command: commandId.required(),
         before: bindings.required(),
         after: bindings.required(),
@@ -52,21 +57,27 @@ export const ticket = Joi.object({
 export const fileBindings = Joi.array()
   .items(chord, Joi.object({ keys: chord.required(), keeper: Joi.boolean(), hook }))
   .max(20)
-  .unique((a, b) => (a.keys ?? a) === (b.keys ?? b));
+  .unique((a, b) => (a.keys ?? a) === (b.keys ?? b))
+  .description('Chords alone, or with their marks: a keeper is not to be lost, a hook is a memory hook.');
 
 export const contexts = Joi.array()
-  .items(Joi.object({ id: commandId.required(), name: name.required(), parent: commandId.allow(null).required() }))
+  .items(shape<Context>({ id: commandId.required(), name: name.required(), parent: commandId.allow(null).required() }))
   .min(1)
   .max(200)
-  .unique('id');
+  .unique('id')
+  .description('Where keys are listened for; a tree under the one context without a parent.');
 export const rules = {
-  turns: Joi.array().items(Joi.array().items(name).min(1).max(8)).max(100),
+  turns: Joi.array()
+    .items(Joi.array().items(name).min(1).max(8))
+    .max(100)
+    .description('Beginnings of paths: the commands that live there take turns on a key.'),
   fixed: Joi.array()
     .items(Joi.object({ chord: chord.required(), why: Joi.string().trim().min(1).max(200).required() }))
     .max(500)
-    .unique('chord'),
-  shadow: Joi.boolean(),
-  sequences: Joi.boolean(),
+    .unique('chord')
+    .description('Chords the program keeps for itself, and why.'),
+  shadow: Joi.boolean().description('Whether a narrower context may shadow a wider one on the same chord.'),
+  sequences: Joi.boolean().description('Whether it takes two strokes one after the other.'),
   forms: Joi.object(
     Object.fromEntries(
       KINDS.map((kind) => [
@@ -77,13 +88,17 @@ export const rules = {
           .required(),
       ]),
     ),
+  ).description(
+    'The forms of keys each kind of command takes: bare (a character alone or with Shift), named (F5), modified, held.',
   ),
-  menuLetters: Joi.object().pattern(
-    name,
-    Joi.string()
-      .pattern(/^[\p{L}\p{N}]$/u)
-      .uppercase(),
-  ),
+  menuLetters: Joi.object()
+    .pattern(
+      name,
+      Joi.string()
+        .pattern(/^[\p{L}\p{N}]$/u)
+        .uppercase(),
+    )
+    .description("The letter that opens each menu with Alt on Windows and Linux, by the menu's name."),
 };
 export const command = {
   id: commandId.required(),
@@ -96,12 +111,12 @@ export const command = {
 };
 
 /** What a program says of itself: all of it, as the screen for it sends it. */
-export const programFacts = Joi.object({
+export const programFacts = shape<Facts>({
   contexts: contexts.required(),
-  rules: Joi.object(
+  rules: Joi.object<Plain<Rules>>(
     Object.fromEntries(Object.entries(rules).map(([key, value]) => [key, value.required()])),
   ).required(),
-  commands: Joi.array().items(Joi.object(command)).min(1).max(20_000).unique('id').required(),
+  commands: Joi.array().items(shape<Command>(command)).min(1).max(20_000).unique('id').required(),
 });
 
 export const columnRoles = Joi.array()
@@ -114,11 +129,14 @@ export const columnRoles = Joi.array()
   .max(200);
 
 /** A keymap as files carry it: what it changes of the factory's. */
-export const fileKeymap = Joi.object({
+export const fileKeymap = shape<FileKeymap>({
   name: name.required(),
   owner: owner.required(),
-  bindings: Joi.object().pattern(commandId, fileBindings).required(),
-  spares: Joi.array().items(commandId).max(20_000).unique(),
+  bindings: Joi.object()
+    .pattern(commandId, fileBindings)
+    .required()
+    .description("Only the commands whose keys or marks differ from the factory's, by id; an empty list means no key."),
+  spares: Joi.array().items(commandId).max(20_000).unique().description('The commands whose keys may be spent, by id.'),
 });
 
 /** A text of a value, or a name in it, that holds a character nobody could see; null where all can be seen. */
@@ -138,7 +156,7 @@ function oddText(value: unknown): { readonly text: string; readonly odd: string 
 }
 
 /** Checks a value against a schema; @throws Problem with the first thing that is wrong, in words. */
-export function check<T>(schema: Joi.Schema, value: unknown, what: string): T {
+export function check<T>(schema: Joi.ObjectSchema<T> | Joi.ArraySchema<T>, value: unknown, what: string): T {
   const unseen = oddText(value);
   if (unseen)
     throw new Problem(

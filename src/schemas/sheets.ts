@@ -18,6 +18,7 @@ import {
   WAYS,
 } from '../core/sheet/sheetSpec';
 import { check, commandId, keymapName } from './schemas';
+import { shape } from './shape';
 
 const one = (values: readonly string[]) => Joi.string().valid(...values);
 const some = (item: Joi.Schema) => Joi.array().items(item).max(20_000).unique();
@@ -67,15 +68,19 @@ export function sheetOptions(query: Readonly<Record<string, unknown>>): SheetSpe
 const spec = Joi.object(Object.fromEntries(Object.entries(choices).map(([name, schema]) => [name, schema.required()])));
 
 export const keepSheetBody = (body: unknown) =>
-  check<{ name: string; spec: SheetSpec }>(
-    Joi.object({ name: keymapName.required(), spec: spec.required() }),
+  check(
+    shape<{ name: string; spec: SheetSpec }>({ name: keymapName.required(), spec: spec.required() }),
     body,
     'This sheet',
   );
 
 export const changeSheetBody = (body: unknown) =>
-  check<{ name?: string; spec?: SheetSpec; putAway?: boolean }>(
-    Joi.object({ name: keymapName, spec, putAway: Joi.boolean() }).min(1),
+  check(
+    shape<{ name?: string; spec?: SheetSpec; putAway?: boolean }>({
+      name: keymapName,
+      spec,
+      putAway: Joi.boolean(),
+    }).min(1),
     body,
     'This sheet',
   );
@@ -85,8 +90,8 @@ export type FileKind = (typeof FILE_KINDS)[number];
 
 /** Which sheet a file is wanted of, and which kind of file. */
 export const sheetFileQuery = (query: unknown) =>
-  check<{ program: string; keymap: string; date: string; as: FileKind }>(
-    Joi.object({
+  check(
+    shape<{ program: string; keymap: string; date: string; as: FileKind }>({
       program: Joi.string().required(),
       keymap: Joi.string().required(),
       date: Joi.string().max(40).allow('').default(''),
@@ -98,8 +103,8 @@ export const sheetFileQuery = (query: unknown) =>
 
 /** Which keymaps are wanted side by side: one, and others as `program/keymap`. */
 export const sideBySideQuery = (query: unknown) =>
-  check<{ program: string; keymap: string; programs: string }>(
-    Joi.object({
+  check(
+    shape<{ program: string; keymap: string; programs: string }>({
       program: Joi.string().required(),
       keymap: Joi.string().required(),
       programs: Joi.string().max(2000).allow('').default(''),

@@ -1,5 +1,5 @@
 import { InconsistentFile } from '../../core/file/keymapFile';
-import { fromProgramFile, type ProgramFile, type ProgramWithKeymaps } from '../../core/file/programFile';
+import { fromProgramFile, type ProgramWithKeymaps } from '../../core/file/programFile';
 import type { WorkspaceFile } from '../../core/file/workspaceFile';
 import type { Role } from '../../core/reading/columnRoles';
 import { decodeText } from '../../core/reading/decodeText';
@@ -47,7 +47,7 @@ export function readProgramFile(text: string): ProgramWithKeymaps {
       'This is a JSON file, but not one that was exported here. A list as CSV or as a web page can be read as well.',
   });
   try {
-    return fromProgramFile(check<ProgramFile>(programFile, json, 'This file'));
+    return fromProgramFile(check(programFile, json, 'This file'));
   } catch (error) {
     if (error instanceof InconsistentFile) throw new Problem('unreadable', error.message);
     throw error;
