@@ -98,28 +98,24 @@ export const settingsBody = (body: Body) =>
 
 const commandChords = Joi.array().items(Joi.array().ordered(commandId.required(), chord.required())).max(20_000);
 const commandIds = Joi.array().items(commandId).max(20_000).unique();
-export const wishListBody = (body: Body) =>
-  check(
-    shape<WishList>({
-      wishes: commandIds.required(),
-      layers: Joi.array()
-        .items(
-          Joi.array()
-            .items(Joi.string().valid(...MODIFIERS))
-            .unique(),
-        )
-        .max(32)
-        .required(),
-      functionKeys: Joi.boolean().required(),
-      spendSpares: Joi.boolean().required(),
-      spendBelow: Joi.number().min(0).max(MOST_USES).allow(null).required(),
-      pins: commandChords.required(),
-      forbids: commandChords.required(),
-      stays: commandIds.required(),
-    }),
-    body,
-    'This wish list',
-  );
+export const wishList = shape<WishList>({
+  wishes: commandIds.required(),
+  layers: Joi.array()
+    .items(
+      Joi.array()
+        .items(Joi.string().valid(...MODIFIERS))
+        .unique(),
+    )
+    .max(32)
+    .required(),
+  functionKeys: Joi.boolean().required(),
+  spendSpares: Joi.boolean().required(),
+  spendBelow: Joi.number().min(0).max(MOST_USES).allow(null).required(),
+  pins: commandChords.required(),
+  forbids: commandChords.required(),
+  stays: commandIds.required(),
+});
+export const wishListBody = (body: Body) => check(wishList, body, 'This wish list');
 
 /** Uses a day by command; null forgets what was told. `all` says that these are all there are. */
 export const usesBody = (body: Body) =>
@@ -137,7 +133,7 @@ const choice = Joi.alternatives(
   Joi.object({ kind: Joi.string().valid('take', 'keep').required() }),
   Joi.object({ kind: Joi.string().valid('other').required(), chords: Joi.array().items(chord).max(20).required() }),
 );
-const matchPlan = shape<MatchPlan>({
+export const matchPlan = shape<MatchPlan>({
   rules: Joi.object({
     kinds: Joi.array()
       .items(Joi.string().valid(...KINDS))

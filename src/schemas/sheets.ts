@@ -18,7 +18,7 @@ import {
   WAYS,
 } from '../core/sheet/sheetSpec';
 import { check, commandId, keymapName } from './schemas';
-import { shape } from './shape';
+import { type Plain, shape } from './shape';
 
 const one = (values: readonly string[]) => Joi.string().valid(...values);
 const some = (item: Joi.Schema) => Joi.array().items(item).max(20_000).unique();
@@ -65,11 +65,13 @@ export function sheetOptions(query: Readonly<Record<string, unknown>>): SheetSpe
 }
 
 /** All choices of a sheet, to be kept. */
-const spec = Joi.object(Object.fromEntries(Object.entries(choices).map(([name, schema]) => [name, schema.required()])));
+export const sheetSpec = Joi.object<Plain<SheetSpec>>(
+  Object.fromEntries(Object.entries(choices).map(([name, schema]) => [name, schema.required()])),
+);
 
 export const keepSheetBody = (body: unknown) =>
   check(
-    shape<{ name: string; spec: SheetSpec }>({ name: keymapName.required(), spec: spec.required() }),
+    shape<{ name: string; spec: SheetSpec }>({ name: keymapName.required(), spec: sheetSpec.required() }),
     body,
     'This sheet',
   );
@@ -78,7 +80,7 @@ export const changeSheetBody = (body: unknown) =>
   check(
     shape<{ name?: string; spec?: SheetSpec; putAway?: boolean }>({
       name: keymapName,
-      spec,
+      spec: sheetSpec,
       putAway: Joi.boolean(),
     }).min(1),
     body,

@@ -1,17 +1,11 @@
 import type { Where } from '../keyboard/where';
 import { usualLayers } from './candidates';
-import type { WishList } from './wishList';
+import { NO_WISHES, type WishList } from './wishList';
 
 /** A wish list that nothing has been written on: free keys and those of spares, with at most two modifiers. */
 export function emptyList(where: Where): WishList {
   return {
-    wishes: [],
+    ...NO_WISHES,
     layers: usualLayers(where),
-    functionKeys: true,
-    spendSpares: true,
-    spendBelow: null,
-    pins: [],
-    forbids: [],
-    stays: [],
   };
 }

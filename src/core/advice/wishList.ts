@@ -17,6 +17,17 @@ export type WishList = {
   /** Commands whose keys must not be touched, besides keepers and what the program fixes. */
   readonly stays: readonly CommandId[];
 };
+/** A list before anything is wished for. */
+export const NO_WISHES: WishList = {
+  wishes: [],
+  layers: [],
+  functionKeys: true,
+  spendSpares: true,
+  spendBelow: null,
+  pins: [],
+  forbids: [],
+  stays: [],
+};
 export type CommandChord = readonly [command: CommandId, chord: ChordText];
 
 /** What a plan does to one command, and why. */

@@ -6,7 +6,9 @@ import {
   type Model,
   type Sequelize,
 } from 'sequelize';
-import type { WishList } from '../../core/advice/wishList';
+import { NO_WISHES, type WishList } from '../../core/advice/wishList';
+import { openedAs } from '../../schemas/openedAs';
+import { wishList } from '../../schemas/requests';
 import { id, json, keyed, number, table, text } from './columns';
 
 export interface UseModel extends Model<InferAttributes<UseModel>, InferCreationAttributes<UseModel>> {
@@ -33,7 +35,7 @@ export function defineAdvice(sequelize: Sequelize) {
   });
   const WishList = table<WishListModel>(sequelize, 'wishList', 'wish_lists', {
     keymapId: keyed(number),
-    contents: json('contents'),
+    contents: json('contents', openedAs(wishList, NO_WISHES)),
   });
   return { Use, WishList };
 }

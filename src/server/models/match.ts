@@ -6,7 +6,13 @@ import type {
   NonAttribute,
   Sequelize,
 } from 'sequelize';
-import type { Derivation as DerivationContents, MatchPlan as Plan } from '../../core/transfer/matchPlan';
+import {
+  type Derivation as DerivationContents,
+  EMPTY_PLAN,
+  type MatchPlan as Plan,
+} from '../../core/transfer/matchPlan';
+import { openedAs } from '../../schemas/openedAs';
+import { matchPlan } from '../../schemas/requests';
 import { id, json, keyed, number, table, text, textOrNot } from './columns';
 import type { ProgramModel } from './programs';
 
@@ -38,6 +44,8 @@ export interface DerivationModel
   contents: DerivationContents;
 }
 
+const openedPlan = openedAs(matchPlan, EMPTY_PLAN);
+
 /** Counterparts as said, what was settled between two keymaps, and where derived keymaps came from. */
 export function defineMatch(sequelize: Sequelize) {
   const SaidCounterpart = table<SaidCounterpartModel>(sequelize, 'saidCounterpart', 'said_counterparts', {
@@ -51,13 +59,16 @@ export function defineMatch(sequelize: Sequelize) {
   const MatchPlan = table<MatchPlanModel>(sequelize, 'matchPlan', 'match_plans', {
     keymapId: keyed(number),
     sourceId: keyed(number),
-    contents: json('contents'),
+    contents: json('contents', openedPlan),
     changedAt: text,
   });
   const Derivation = table<DerivationModel>(sequelize, 'derivation', 'derivations', {
     keymapId: keyed(number),
     sourceId: number,
-    contents: json('contents'),
+    contents: json('contents', (stored) => {
+      const derived = stored as DerivationContents;
+      return { ...derived, plan: openedPlan(derived.plan) };
+    }),
   });
   return { SaidCounterpart, MatchPlan, Derivation };
 }

@@ -1,5 +1,7 @@
 import type { CreationOptional, InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize';
-import type { SheetSpec } from '../../core/sheet/sheetSpec';
+import { DEFAULT_SHEET, type SheetSpec } from '../../core/sheet/sheetSpec';
+import { openedAs } from '../../schemas/openedAs';
+import { sheetSpec } from '../../schemas/sheets';
 import { id, json, keyed, number, table, text, textOrNot } from './columns';
 
 export interface SheetModel extends Model<InferAttributes<SheetModel>, InferCreationAttributes<SheetModel>> {
@@ -26,7 +28,7 @@ export function defineSheets(sequelize: Sequelize) {
     keymapId: number,
     slug: text,
     name: text,
-    contents: json('contents'),
+    contents: json('contents', openedAs(sheetSpec, DEFAULT_SHEET)),
     putAwayAt: textOrNot,
     createdAt: text,
   });
