@@ -1,4 +1,4 @@
-import type { CostTable } from '../assignment/assign';
+import type { CostTable } from '../assignment/costTable';
 import type { ChordText } from '../chord/chord';
 import type { ClashIndex, Holder } from '../clash/clashIndex';
 import { findingsFor, weightOf } from '../clash/verdict';

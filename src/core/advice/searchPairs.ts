@@ -1,4 +1,5 @@
-import { type Assignment, assign, type CostTable } from '../assignment/assign';
+import { assign } from '../assignment/assign';
+import type { Assignment, CostTable } from '../assignment/costTable';
 
 /** Two rows that gain if they come to lie beside each other. */
 export type Pair = { readonly a: number; readonly b: number };

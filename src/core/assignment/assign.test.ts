@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { linearSumAssignment } from 'linear-sum-assignment';
 import { describe, expect, it } from 'vitest';
-import { assign, type CostTable, costOf } from './assign';
+import { assign } from './assign';
+import { type CostTable, costOf } from './costTable';
 
 /** A table of whole costs, rectangular either way, a part of its cells forbidden. */
 const anyTable: fc.Arbitrary<CostTable> = fc

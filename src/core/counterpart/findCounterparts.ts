@@ -1,4 +1,5 @@
-import { assign, type Progress as RowsDone } from '../assignment/assign';
+import { assign } from '../assignment/assign';
+import type { Progress as RowsDone } from '../assignment/costTable';
 import type { ChordText } from '../chord/chord';
 import { isConvention } from '../desktop/desktopKeys';
 import type { Command, CommandId } from '../program/program';

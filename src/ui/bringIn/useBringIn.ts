@@ -7,6 +7,7 @@ import type { Preview } from '@/core/reading/preview';
 import { programNaming } from '@/schemas/forms';
 import { ask, messageOf } from '../shell/api';
 import { useNotice } from '../shell/Notices';
+
 /** What a program is brought in from. */
 export type Source = { readonly blob: Blob; readonly name: string };
 const MOST = 5 * 1024 * 1024;
