@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { open } from './support/browser';
+import { allStored, countChanges, open } from './support/browser';
 import { expect, type Locator, type Page, test } from './support/test';
 
 type Room = {
@@ -108,6 +108,7 @@ test('a workspace is arranged by mouse: panels dragged, stacked, floated, sized;
 });
 
 test('another is arranged by keyboard alone and kept with two of its parts', async ({ page }) => {
+  countChanges(page);
   await open(page, '/workspaces/tarnlight');
   // Tab comes to the tab that is shown; arrows go to those beside it.
   await tabTo(page, /^Layers$/);
@@ -128,6 +129,7 @@ test('another is arranged by keyboard alone and kept with two of its parts', asy
   await tabTo(page, /^Height of the bottom dock|^Width of the right dock/);
   for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowUp');
   await expect(steps(page)).toContainText(/Size the (?:bottom|right) dock/);
+  await allStored(page);
   await open(page, '/workspaces/tarnlight?show=tools');
   // Tab comes to the first button; arrows go to the others.
   await tabTo(page, /^Stain finder/);
@@ -141,6 +143,7 @@ test('another is arranged by keyboard alone and kept with two of its parts', asy
   await page.keyboard.press('ArrowLeft');
   await page.keyboard.press('Delete');
   await expect(steps(page)).toContainText(/Take .* off the tool rail/);
+  await allStored(page);
   await open(page, '/workspaces/tarnlight');
   await tabTo(page, /^Keep as a workspace…/);
   await page.keyboard.press('Enter');

@@ -39,7 +39,10 @@ export const Tape = memo(function Tape({ draft, nameOf, onOpen, onGoTo, onPull }
   const [opened, setOpened] = useState<Ticket | null>(null);
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new ticket is brought into view.
   useEffect(() => {
-    end.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+    const bring = (): void => end.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+    bring();
+    // With the fonts that come, tickets are wider.
+    if (document.fonts?.status === 'loading') void document.fonts.ready.then(bring);
   }, [state.cursor, length]);
   return (
     <section className={`${styles.tape} no-print`} aria-label="Change tape">
