@@ -5,7 +5,7 @@ import { markedListsIn, measureCounterparts } from '../../../bench/counterparts'
 import type { Command, Kind } from '../program/program';
 import { describeCandidate, describeCounterpart } from './describeCandidate';
 import { findCounterparts, NO_EVIDENCE } from './findCounterparts';
-import { knownPairs, type Said, withSaid } from './knownPairs';
+import { knownPairs, type Said, saidOf, withSaid } from './knownPairs';
 import { learnMenus } from './learnMenus';
 import { buildVocabulary, likeness, numberReading } from './likeness';
 import { meaningsIn } from './meanings';
@@ -249,5 +249,17 @@ describe('the reading of names', () => {
     expect(meaningsIn('Opacity 90 %')).toEqual(['opacity', '#90']);
     expect(meaningsIn('Turn half')).toContain('#180');
     expect(meaningsIn('')).toEqual([]);
+  });
+});
+
+describe('what was said of a command', () => {
+  it('is found from either side, and none of what was forgotten', () => {
+    const here = { program: 'a', command: 'lift', other: 'b' };
+    const there = { program: 'b', command: 'raise', other: 'a' };
+    const said = withSaid([], here, 'raise');
+    expect([saidOf(said, here), saidOf(said, there)]).toEqual(['raise', 'lift']);
+    expect(saidOf(said, { ...here, other: 'c' })).toBeUndefined();
+    expect(saidOf(withSaid(said, here, null), here)).toBeNull();
+    expect(saidOf(withSaid(said, here, undefined), here)).toBeUndefined();
   });
 });
