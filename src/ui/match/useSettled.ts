@@ -46,7 +46,7 @@ export function useSettled(match: MatchView & { readonly theirs: KeymapView }, k
     editSaid({ ...subject, counterpart: mine });
     const name = theirs.program.commands.find((one) => one.id === of)?.name ?? of;
     tell(mine === undefined ? `What was said of ${name} is forgotten.` : `Noted of ${name}.`, {
-      words: 'Undo',
+      words: 'Take it back',
       run: () => void editSaid({ ...subject, counterpart: before }),
     });
   });

@@ -33,7 +33,7 @@ export function useWishList({ view, list: stored, uses: counted }: WishesView, s
       void editList({ commands: touched, on });
       if (touched.length > 1)
         tell(`${commandsIn(touched.length)} ${on ? 'on' : 'off'} the wish list.`, {
-          words: 'Undo',
+          words: 'Take it back',
           run: () => void editList({ commands: touched, on: !on }),
         });
     },
@@ -49,7 +49,7 @@ export function useWishList({ view, list: stored, uses: counted }: WishesView, s
     void editUses({ uses: counts, all: true });
     const number = Object.keys(counts).length;
     tell(number === 0 ? 'All counts are guesses by kind again.' : `Counts of ${commandsIn(number)} are stored.`, {
-      words: 'Undo',
+      words: 'Take it back',
       run: () => void editUses({ uses: before, all: true }),
     });
   };
