@@ -7,7 +7,7 @@ import { planWishes } from '../src/core/advice/planWishes';
 import { suggest } from '../src/core/advice/suggest';
 import type { WishList } from '../src/core/advice/wishList';
 import { assign } from '../src/core/assignment/assign';
-import { type CostTable } from '../src/core/assignment/costTable';
+import type { CostTable } from '../src/core/assignment/costTable';
 import { MODIFIERS, type Modifier } from '../src/core/chord/chord';
 import { buildClashIndex, programFacts } from '../src/core/clash/clashIndex';
 import { usesOf } from '../src/core/effort/uses';
