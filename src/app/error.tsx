@@ -1,10 +1,11 @@
 'use client';
 
 import Button from '@mui/material/Button';
+import { Refused } from '@/ui/shell/api';
 
 /** Shown when a screen fails; what was stored is untouched. */
-export default function ScreenError({ error, reset }: { error: Error & { digest?: string }; reset: () => void }) {
-  const said = /^said: (.+)$/s.exec(error.digest ?? '')?.[1];
+export default function ScreenError({ error }: { error: Error & { digest?: string } }) {
+  const said = error instanceof Refused ? error.message : /^said: (.+)$/s.exec(error.digest ?? '')?.[1];
   return (
     <main className="screen">
       <div className="bar">
@@ -12,7 +13,8 @@ export default function ScreenError({ error, reset }: { error: Error & { digest?
       </div>
       <div className="empty">
         <p>{said ?? 'What you have stored is untouched. Try once more; if it happens again, restart Gray Pin.'}</p>
-        <Button variant="contained" onClick={reset}>
+        {/* What the page was given may be what it could not be shown with, so it is asked for again. */}
+        <Button variant="contained" onClick={() => window.location.reload()}>
           Try again
         </Button>
       </div>

@@ -3,12 +3,14 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { QueryTypes } from 'sequelize';
 import { describe, expect, it } from 'vitest';
+import { NO_WISHES } from '../core/advice/wishList';
 import { type Said, withSaid } from '../core/counterpart/knownPairs';
 import { toProgramFile } from '../core/file/programFile';
 import { keymapOf, type Row, rowsOf } from '../core/keymap/keymap';
 import { DEFAULT_FORMS } from '../core/program/program';
 import { sampleProgram } from '../core/testing/sampleProgram';
 import { EMPTY_PLAN } from '../core/transfer/matchPlan';
+import { unpack } from '../core/view/packed';
 import { Problem } from '../schemas/problem';
 import { closeDatabase, database, inOneMoment, openDatabaseFile } from './database';
 import { seedDemo } from './demo/seedDemo';
@@ -22,20 +24,11 @@ import { bringIn, exportProgram, programFromList } from './useCases/bringIn';
 import { changeKeymap, duplicateKeymap } from './useCases/editKeymap';
 import { editProgram, loadProgramView, undoProgramStep } from './useCases/editProgram';
 import { deriveKeymap, loadMatch, saveDerivation, savePlan, sayCounterpart } from './useCases/match';
+import { commandList, packScreen } from './useCases/packScreen';
 import { listLinks, loadHistory, loadKeymapView, loadNames, loadShelf } from './useCases/screens';
 
 const folder = onOwnData();
 
-const EMPTY_LIST = {
-  wishes: [],
-  layers: [],
-  functionKeys: true,
-  spendSpares: true,
-  spendBelow: null,
-  pins: [],
-  forbids: [],
-  stays: [],
-};
 const give = (command: string, chord: string, before: string[] = []) => ({
   title: command,
   changes: [{ command, before: before.map((one) => ({ chord: one })), after: [{ chord }] }],
@@ -384,7 +377,7 @@ describe('advice', () => {
     expect((await loadWishes(slug, 'mine')).uses.value).toEqual({ undo: 90, patch: 2.5 });
     expect((await loadWishes(slug, factory.slug)).uses.value).toEqual({});
     await saveUses(mine.id, { trim: 1 }, true);
-    const list = { ...EMPTY_LIST, wishes: ['undo'], pins: [['undo', 'Mod+Z']] as [string, string][] };
+    const list = { ...NO_WISHES, wishes: ['undo'], pins: [['undo', 'Mod+Z']] as [string, string][] };
     await saveWishList(mine.id, list);
     await saveWishList(mine.id, { ...list, spendBelow: 3 });
     expect(await loadWishes(slug, 'mine')).toMatchObject({
@@ -492,5 +485,30 @@ describe('match', () => {
         EMPTY_PLAN,
       ),
     ).rejects.toEqual(problem('changed elsewhere'));
+  });
+});
+
+describe('the commands of a program, set apart', () => {
+  it('are to be had by the mark of what they are, until they are others', async () => {
+    const { slug } = await fresh();
+    const shown = async () => packScreen({ view: await loadKeymapView(slug, 'mine') });
+    const packed = await shown();
+    const [address = ''] = packed.apart;
+    const [, version = '', mark = ''] = /^\/api\/versions\/(\d+)\/commands\?mark=(.+)$/.exec(address) ?? [];
+    const text = await commandList(Number(version), mark);
+    expect(unpack(packed, new Map([[address, JSON.parse(text)]]))).toEqual({
+      view: await loadKeymapView(slug, 'mine'),
+    });
+    expect((await shown()).apart).toEqual([address]);
+    const { program, revision } = await loadProgramView(slug);
+    const { contexts, rules, commands } = program;
+    const facts = {
+      contexts,
+      rules,
+      commands: commands.map((one, i) => (i === 0 ? { ...one, name: 'Otherwise' } : one)),
+    };
+    await editProgram(slug, { revision }, 'Renamed', facts);
+    await expect(commandList(Number(version), mark)).rejects.toEqual(problem('not found'));
+    expect((await shown()).apart).not.toEqual([address]);
   });
 });

@@ -3,8 +3,8 @@ import type { KeymapInBrief } from './inBrief';
 import type { Row } from './keymap';
 import type { Change, Ticket } from './ticket';
 
-/** Where a draft stands. */
-export type DraftState = {
+/** Which keymap it is, whose, and of what standing. */
+export type KeymapNamed = {
   readonly id: number;
   readonly slug: string;
   readonly name: string;
@@ -12,6 +12,10 @@ export type DraftState = {
   readonly factory: boolean;
   readonly unnamed: boolean;
   readonly locked: boolean;
+};
+
+/** Where a draft stands. */
+export type DraftState = KeymapNamed & {
   readonly revision: number;
   /** How many tickets of the tape are applied. */
   readonly cursor: number;
@@ -49,17 +53,11 @@ export type KeymapView = {
 };
 
 /** A keymap as the Shelf lists it. */
-export type KeymapSummary = KeymapInBrief & {
-  readonly id: number;
-  readonly slug: string;
-  readonly name: string;
-  readonly owner: string;
-  readonly factory: boolean;
-  readonly unnamed: boolean;
-  readonly locked: boolean;
-  readonly putAway: boolean;
-  readonly lastUsed: string | null;
-};
+export type KeymapSummary = KeymapInBrief &
+  KeymapNamed & {
+    readonly putAway: boolean;
+    readonly lastUsed: string | null;
+  };
 
 /** A kept version of a keymap, with what it changed from the one kept before it. */
 export type KeptVersion = {

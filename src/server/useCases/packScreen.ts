@@ -7,24 +7,17 @@ import { commandsOfVersion, versionOfCommands } from '../repositories/programs';
 type CommandList = { readonly mark: string; readonly text: string };
 // Next bundles routes apart from each other; the page and the address it names know the same lists.
 const shared = globalThis as {
-  grayPinLists?: { readonly of: WeakMap<readonly unknown[], CommandList>; readonly byMark: Map<string, CommandList> };
+  grayPinLists?: WeakMap<readonly unknown[], CommandList>;
 };
-shared.grayPinLists ??= { of: new WeakMap(), byMark: new Map() };
+shared.grayPinLists ??= new WeakMap();
 const lists = shared.grayPinLists;
-const MOST = 4;
 
 function listOf(commands: readonly unknown[]): CommandList {
-  const known = lists.of.get(commands);
+  const known = lists.get(commands);
   if (known) return known;
   const text = JSON.stringify(commands);
-  const mark = createHash('sha256').update(text).digest('base64url');
-  const list = lists.byMark.get(mark) ?? { mark, text };
-  lists.of.set(commands, list);
-  lists.byMark.set(mark, list);
-  for (const oldest of lists.byMark.keys()) {
-    if (lists.byMark.size <= MOST) break;
-    lists.byMark.delete(oldest);
-  }
+  const list = { text, mark: createHash('sha256').update(text).digest('base64url') };
+  lists.set(commands, list);
   return list;
 }
 
@@ -44,8 +37,7 @@ export function packScreen<Value>(value: Value): Packed<Value> {
  * @throws Problem when they are others by now.
  */
 export const commandList = ofOneMoment(async function commandList(versionId: number, mark: string): Promise<string> {
-  const commands = await commandsOfVersion(versionId);
-  const list = lists.byMark.get(mark) ?? listOf(commands);
+  const list = listOf(await commandsOfVersion(versionId));
   if (list.mark !== mark)
     throw new Problem('not found', 'This program has other commands by now. Load the page again to see them.');
   return list.text;

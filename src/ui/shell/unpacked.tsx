@@ -20,13 +20,14 @@ const lists = new Map<string, unknown>();
 /** As many programs as a screen shows at once. */
 const MOST = 6;
 
-async function fetchList(address: string): Promise<void> {
-  const list = await ask<unknown>('GET', address);
+async function listAt(address: string): Promise<readonly [address: string, list: unknown]> {
+  const list = lists.get(address) ?? (await ask<unknown>('GET', address));
   lists.set(address, list);
   for (const oldest of lists.keys()) {
     if (lists.size <= MOST) break;
     lists.delete(oldest);
   }
+  return [address, list];
 }
 
 /** The lists at these addresses; null until all are here. @throws Refused when one can't be had. */
@@ -40,9 +41,8 @@ function useLists(addresses: readonly string[]): ReadonlyMap<string, unknown> | 
   useEffect(() => {
     if (known) return;
     let left = false;
-    const missing = addresses.filter((one) => !lists.has(one));
-    Promise.all(missing.map(fetchList)).then(
-      () => !left && setFound(new Map(addresses.map((one) => [one, lists.get(one)]))),
+    Promise.all(addresses.map(listAt)).then(
+      (all) => !left && setFound(new Map(all)),
       (error: unknown) => !left && setFailed(error),
     );
     return () => {
