@@ -116,6 +116,7 @@ export const globalStyles: CSSObject = {
     padding: space(1, 4),
     minWidth: 0,
     '& > *': { maxWidth: '100%' },
+    '& > :only-child': { marginRight: 'auto' },
   },
 
   [narrow]: {

@@ -5,6 +5,7 @@ const narrow = '@media (max-width: 40rem)';
 
 /** What controls stand on and in, in our look. */
 export const surfaces: Components<Theme> = {
+  MuiSkeleton: { styleOverrides: { root: { background: 'var(--card-2)' } } },
   MuiPaper: {
     styleOverrides: { root: { background: 'var(--card)', color: 'var(--text)', backgroundImage: 'none' } },
     variants: [
