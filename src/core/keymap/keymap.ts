@@ -1,5 +1,6 @@
 import type { ChordText } from '../chord/chord';
 import type { CommandId } from '../program/program';
+import { remembering } from '../text/remembering';
 
 /** One command answering to one chord. A keeper is not to be lost; a memory hook is a note of why these keys. */
 export type Binding = { readonly chord: ChordText; readonly keeper?: true; readonly hook?: string };
@@ -48,13 +49,16 @@ export function binding(chord: ChordText, keeper = false, hook = ''): Binding {
 /** A row of a keymap as it is stored and sent: command, keys, whether they are a keeper, their memory hook. */
 export type Row = readonly [command: CommandId, chord: ChordText, keeper?: boolean, hook?: string];
 
+/** Most commands have one chord and nothing noted on it: keymaps share these lists, so that they are soon compared. */
+const alone = remembering((chord): readonly Binding[] => [{ chord }]);
+
 /** A keymap from rows; a repeated row counts once. */
 export function keymapOf(rows: Iterable<Row>, spares: Iterable<CommandId> = []): Keymap {
-  const bindings = new Map<CommandId, Binding[]>();
-  for (const [command, chord, keeper, hook] of rows) {
+  const bindings = new Map<CommandId, readonly Binding[]>();
+  for (const [command, chord, keeper = false, hook = ''] of rows) {
     const list = bindings.get(command);
-    if (!list) bindings.set(command, [binding(chord, keeper, hook)]);
-    else if (!list.some((one) => one.chord === chord)) list.push(binding(chord, keeper, hook));
+    if (!list) bindings.set(command, keeper || hook !== '' ? [binding(chord, keeper, hook)] : alone(chord));
+    else if (!list.some((one) => one.chord === chord)) bindings.set(command, [...list, binding(chord, keeper, hook)]);
   }
   return { bindings, spares: new Set(spares) };
 }

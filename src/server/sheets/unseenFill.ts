@@ -1,6 +1,4 @@
 import type { Block } from '../../core/sheet/sheet';
-import { FACE_FILES } from './fontFiles';
-import { plainFont } from './plainFont';
 import type { Placed, TextPen } from './plainText';
 
 /** A row of glyphs that nobody sees and that read as nothing, from x over a width, with the baseline at y. */
@@ -13,8 +11,7 @@ const ZERO_WIDTH_SPACE = 0x200b;
  * The unseen fill of a document. Text taken out of a PDF by place alone (as pdftotext does) goes across columns whose
  * rows are level, since it takes them for a table; rows of unseen text between the lines make one block of a column.
  */
-export function unseenFill(document: PDFKit.PDFDocument, pen: TextPen): Fill {
-  document.registerFont('fill', plainFont(FACE_FILES.symbolsMore));
+export function unseenFill(pen: TextPen): Fill {
   const font = pen.font('fill');
   const [[code], [position]] = font.encode(GLYPH);
   font.unicode[Number.parseInt(code ?? '0', 16)] = [ZERO_WIDTH_SPACE];

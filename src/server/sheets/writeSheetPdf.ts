@@ -1,8 +1,5 @@
 import PDFDocument from 'pdfkit';
-import { FACES } from '../../core/sheet/measure';
 import type { Block, Item, SheetLayout } from '../../core/sheet/sheet';
-import { FACE_FILES } from './fontFiles';
-import { plainFont } from './plainFont';
 import { type Placed, TextPen } from './plainText';
 import { ShapePen } from './shapePen';
 import { tieColumn, unseenFill } from './unseenFill';
@@ -39,36 +36,26 @@ export function writeSheetPdf(layout: SheetLayout, title: string, created: Date)
     document.on('end', () => resolve(Buffer.concat(chunks)));
     document.on('error', reject);
   });
-  const used = new Set(
-    layout.pages.flatMap((page) =>
-      page.blocks.flatMap((block) => block.items.map((item) => (item.kind === 'text' ? item.face : null))),
-    ),
-  );
-  for (const face of FACES) if (used.has(face)) document.registerFont(face, plainFont(FACE_FILES[face]));
   const pen = new TextPen(document);
   const shapes = new ShapePen(document);
-  const fill = unseenFill(document, pen);
+  const fill = unseenFill(pen);
   const root = document.struct('Document');
   document.addStructure(root);
   for (const page of layout.pages) {
     document.addPage({ size: [layout.width, layout.height], margin: 0 });
     // Rules and key caps are decoration; the words carry the meaning.
     document.markContent('Artifact', { type: 'Layout' });
-    shapes.draw(page.blocks.flatMap((block) => block.items));
-    pen.draw(
-      page.blocks.flatMap((block) => tieColumn(block, layout.size, fill)),
-      true,
-    );
+    shapes.draw(page.blocks);
+    pen.begin(true);
+    for (const block of page.blocks) pen.write(tieColumn(block, layout.size, fill));
+    pen.end();
     document.endMarkedContent();
+    pen.begin();
     for (const block of page.blocks) {
-      const text = block.items.filter((item) => item.kind === 'text');
-      if (text.length === 0) continue;
-      const placed = text.map((item, i): Placed => {
-        const words = spaceAfter(item, text[i + 1]) ? `${item.text} ` : item.text;
-        return { ...item, text: words, gray: item.soft ? SOFT_GRAY : INK_GRAY };
-      });
-      root.add(document.struct(TAGS[block.role], {}, [() => pen.draw(placed)]));
+      const placed = placedTexts(block.items);
+      if (placed.length > 0) root.add(document.struct(TAGS[block.role], {}, [() => pen.write(placed)]));
     }
+    pen.end();
   }
   root.end();
   document.end();
@@ -77,7 +64,27 @@ export function writeSheetPdf(layout: SheetLayout, title: string, created: Date)
 
 type TextItem = Extract<Item, { kind: 'text' }>;
 
-/** Pieces that stand apart are apart when the text is copied, too. */
-function spaceAfter(item: TextItem, next: TextItem | undefined): boolean {
-  return next !== undefined && (next.y !== item.y || next.x - (item.x + item.width) > item.size * 0.1);
+/** The texts of a block, in reading order. Pieces that stand apart are apart when the text is copied, too. */
+function placedTexts(items: readonly Item[]): Placed[] {
+  const placed: Placed[] = [];
+  let last: TextItem | null = null;
+  const place = (item: TextItem, next: TextItem | null): void => {
+    const apart = next !== null && (next.y !== item.y || next.x - (item.x + item.width) > item.size * 0.1);
+    const { face, size, x, y } = item;
+    placed.push({
+      face,
+      size,
+      x,
+      y,
+      text: apart ? `${item.text} ` : item.text,
+      gray: item.soft ? SOFT_GRAY : INK_GRAY,
+    });
+  };
+  for (const item of items) {
+    if (item.kind !== 'text') continue;
+    if (last) place(last, item);
+    last = item;
+  }
+  if (last) place(last, null);
+  return placed;
 }

@@ -21,7 +21,7 @@ import type { SheetFile } from '../sheets/writeSheet';
 import { editInStep, versioned } from './inStep';
 import { loadKeymapView } from './screens';
 import { loadSettings } from './settings';
-import { loadRoom } from './workspaces';
+import { loadDressing } from './workspaces';
 
 /** What a keymap and others, each as `program/keymap`, have in common. @throws Problem when one of them is not there. */
 export const loadSideBySide = ofOneMoment(async function loadSideBySide(
@@ -64,7 +64,7 @@ export const loadSheets = ofOneMoment(async function loadSheets(
   const keymaps = (await listKeymaps(program.id)).filter((one) => one.putAwayAt === null);
   return {
     view,
-    dressing: (await loadRoom(programSlug)).state.room.menus,
+    dressing: await loadDressing(program, view.program),
     uses: Object.fromEntries(await loadUses(program.id, view.draft.owner)),
     bases: keymaps.filter((one) => one.id !== view.draft.id).map(({ id, slug, name }) => ({ id, slug, name })),
     sheets: await versioned(keptWith(view.draft.id)),

@@ -1,6 +1,7 @@
 import type { Transaction } from 'sequelize';
 import type { Program } from '../../core/program/program';
 import type { EditMark } from '../../core/sync/versioned';
+import { type Dressing, PLAIN_MENUS } from '../../core/workspace/dressing';
 import {
   applyWorkspace,
   factoryRoom,
@@ -127,6 +128,13 @@ export const loadRoom = ofOneMoment(async function loadRoom(slug: string): Promi
     icons: iconsNamed([...USUAL_ICONS, ...chosen]),
   };
 });
+
+/** How the menus of a program are dressed, as the person who sits here has them. */
+export async function loadDressing(row: ProgramRow, program: Program): Promise<Dressing> {
+  const { person } = await loadSettings();
+  const room = await findRoom(row.id, person);
+  return (room ? fitWorkspace(room.contents, program).menus : undefined) ?? PLAIN_MENUS;
+}
 
 /** Everything the Workspaces screen shows of a program. */
 export const loadWorkspaces = ofOneMoment(async function loadWorkspaces(slug: string): Promise<WorkspacesView> {
