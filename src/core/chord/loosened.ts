@@ -13,7 +13,7 @@ export function loosened(text: string): string {
         (_, inner: string, next?: string) => (next === undefined || next.startsWith(' ') ? inner : `${inner}+`),
       )
       .replace(/-\s?taste\b/giu, ' ')
-      .replace(/\balt\s?-?gr\b(?:aph)?/gi, 'Ctrl+Alt')
+      .replace(/\balt\s?-?gr(?:aph)?\b/gi, 'Ctrl+Alt')
       .replace(/^\^(?=\p{L}$)/u, 'Ctrl+')
       .replace(/\b([CMAS])-(?=\S)/g, (_, letter: string) => `${{ C: 'Ctrl', M: 'Alt', A: 'Alt', S: 'Shift' }[letter]}+`)
       .replace(

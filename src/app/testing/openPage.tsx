@@ -1,0 +1,141 @@
+import { readdirSync } from 'node:fs';
+import { act, cleanup, configure, render } from '@testing-library/react';
+import { type ComponentType, createElement, type ReactNode, Suspense } from 'react';
+import { afterEach, beforeAll, beforeEach, vi } from 'vitest';
+import { onDemoDatabase } from '@/server/testing/onDemoDatabase';
+import { loadVersionedSettings } from '@/server/useCases/settings';
+import { Providers } from '@/ui/shell/Providers';
+import { allRoutes, fetchFrom } from './callRoute';
+import { LeadsTo, router } from './navigation';
+import { WorkerHere } from './workersHere';
+
+type Query = Record<string, string | string[]>;
+type Page = (given: {
+  readonly params: Promise<Record<string, string | string[]>>;
+  readonly searchParams: Promise<Query>;
+}) => ReactNode | Promise<ReactNode>;
+
+const APP = 'src/app';
+const pages = readdirSync(APP, { recursive: true, encoding: 'utf8' })
+  .filter((one) => one.endsWith('page.tsx'))
+  .map((file) => ({ file, parts: file.split('/').slice(0, -1) }))
+  // What is named stands before what is left open, and that before what may be anything.
+  .sort((a, b) => openness(a.parts) - openness(b.parts));
+
+function openness(parts: readonly string[]): number {
+  return parts.reduce((sum, one) => sum + (one.startsWith('[[') ? 10 : one.startsWith('[') ? 1 : 0), 0);
+}
+
+/** The parameters of a page at this address; null where it is another page's. */
+function paramsOf(parts: readonly string[], address: readonly string[]): Record<string, string | string[]> | null {
+  const params: Record<string, string | string[]> = {};
+  for (const [i, part] of parts.entries()) {
+    const rest = /^\[\[\.\.\.(\w+)\]\]$/.exec(part)?.[1];
+    if (rest) return address.length > i ? { ...params, [rest]: address.slice(i) } : params;
+    const open = /^\[(\w+)\]$/.exec(part)?.[1];
+    const here = address[i];
+    if (here === undefined || (!open && here !== part)) return null;
+    if (open) params[open] = here;
+  }
+  return address.length === parts.length ? params : null;
+}
+
+/** What the server gives for an address. @throws LeadsTo where the page leads elsewhere. */
+async function pageAt(address: string): Promise<ReactNode> {
+  const url = new URL(address, 'http://127.0.0.1');
+  const parts = url.pathname.split('/').filter(Boolean);
+  const query: Query = {};
+  for (const key of new Set(url.searchParams.keys())) {
+    const all = url.searchParams.getAll(key);
+    query[key] = all.length > 1 ? all : (all[0] ?? '');
+  }
+  for (const page of pages) {
+    const params = paramsOf(page.parts, parts);
+    if (!params) continue;
+    const { default: Page } = (await import(/* @vite-ignore */ `../${page.file}`)) as { default: Page };
+    return Page({ params: Promise.resolve(params), searchParams: Promise.resolve(query) });
+  }
+  throw new LeadsTo(null);
+}
+
+const Whole = Providers as ComponentType<{ nonce: string; settings: unknown; children?: ReactNode }>;
+
+/**
+ * Opens the page of an address as people get it: what the server makes of it, drawn in jsdom, asking the routes
+ * themselves. Pages that it leads to are opened in its place. @returns where it ended.
+ */
+export async function openPage(address: string): Promise<{ readonly address: () => string }> {
+  let at = address;
+  let drawn: ReturnType<typeof render> | null = null;
+  const show = async (): Promise<void> => {
+    const page = await pageAt(at).catch((error: unknown) => {
+      if (error instanceof LeadsTo && error.address !== null) return error;
+      throw error;
+    });
+    if (page instanceof LeadsTo) {
+      at = page.address ?? at;
+      return show();
+    }
+    const settings = await loadVersionedSettings();
+    const whole = createElement(Whole, { nonce: '', settings }, createElement(Suspense, null, page));
+    act(() => {
+      if (drawn) drawn.rerender(whole);
+      else drawn = render(whole);
+    });
+  };
+  const go = (to: string): void => {
+    at = to;
+    window.history.pushState(null, '', to);
+    void show();
+  };
+  router.push = go;
+  router.replace = go;
+  router.refresh = () => void show();
+  window.history.replaceState(null, '', at);
+  await show();
+  return { address: () => `${window.location.pathname}${window.location.search}` };
+}
+
+/** Prepares a file of tests that open pages: a demo database of its own, the routes, and what jsdom doesn't have. */
+export function onScreens(): void {
+  onDemoDatabase();
+  let served: ReturnType<typeof fetchFrom>;
+  beforeAll(async () => {
+    served = fetchFrom(await allRoutes());
+  });
+  beforeEach(() => {
+    vi.stubGlobal('fetch', served);
+    vi.stubGlobal('requestIdleCallback', (work: (deadline: object) => void) =>
+      window.setTimeout(() => work({ didTimeout: true, timeRemaining: () => 50 })),
+    );
+    vi.stubGlobal('cancelIdleCallback', window.clearTimeout);
+    class Silent {
+      observe = () => undefined;
+      unobserve = () => undefined;
+      disconnect = () => undefined;
+    }
+    vi.stubGlobal('ResizeObserver', Silent);
+    vi.stubGlobal('IntersectionObserver', Silent);
+    vi.stubGlobal('Worker', WorkerHere);
+    Element.prototype.scrollIntoView = () => undefined;
+    // jsdom looks through every stylesheet for what a test asks of an element; nothing here is about looks.
+    const plain = { display: 'block', visibility: 'visible', getPropertyValue: () => '' };
+    const view = document.defaultView as unknown as { getComputedStyle: () => object };
+    view.getComputedStyle = () => plain;
+    vi.stubGlobal('getComputedStyle', () => plain);
+    configure({ defaultHidden: true });
+    // No button here has a label beside it, which jsdom would look for all over the page.
+    Object.defineProperty(HTMLButtonElement.prototype, 'labels', { configurable: true, value: [] });
+    // Long lists draw what fits into their box.
+    for (const [side, length] of [
+      ['offsetHeight', 480],
+      ['offsetWidth', 640],
+    ] as const)
+      Object.defineProperty(HTMLElement.prototype, side, { configurable: true, value: length });
+  });
+  afterEach(() => {
+    cleanup();
+    document.head.replaceChildren();
+    vi.unstubAllGlobals();
+  });
+}
