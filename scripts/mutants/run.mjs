@@ -1,6 +1,6 @@
 /**
  * Changes a folder of the core in small ways and counts which changes its unit tests notice:
- * `npm run mutants -- core/clash [core/chord …] [--places 150] [--all-tests]`. What was found is kept under .tmp/mutants, so
+ * `npm run mutants -- core/clash [core/chord …] [--places 150] [--all-tests]`. What was found is kept under .mutants, so
  * that a run that was stopped goes on where it was, and only what a changed test might notice now is tried again.
  */
 import { spawnSync } from 'node:child_process';
@@ -26,7 +26,7 @@ for (const folder of positionals) try_(folder.replace(/^src\//, '').replace(/\/$
 console.log(positionals.map((folder) => tableOf(foundOf(folder.replace(/^src\//, '').replace(/\/$/, '')))).join('\n'));
 
 function foundOf(folder) {
-  const file = join(root, '.tmp/mutants', `${folder.replaceAll('/', '-')}.jsonl`);
+  const file = join(root, '.mutants', `${folder.replaceAll('/', '-')}.jsonl`);
   const lines = existsSync(file) ? readFileSync(file, 'utf8').trim().split('\n').filter(Boolean) : [];
   return { folder, file, results: lines.map((line) => JSON.parse(line)) };
 }
@@ -35,7 +35,7 @@ function foundOf(folder) {
 function try_(folder) {
   const source = join(root, 'src', folder);
   if (!existsSync(source)) throw new Error(`There is no folder src/${folder}.`);
-  const sandbox = join(root, '.tmp/mutants', folder.replaceAll('/', '-'));
+  const sandbox = join(root, '.mutants', folder.replaceAll('/', '-'));
   rmSync(sandbox, { recursive: true, force: true });
   mkdirSync(sandbox, { recursive: true });
   for (const part of ['src', 'demo', 'docs', 'package.json'])

@@ -71,8 +71,13 @@ const reporter = {
     const one = chosen.get(result.id);
     if (!one) return;
     const { id, ...told } = one;
-    const noticed = result.status === 'Killed' || result.status === 'Timeout';
-    appendFileSync(marks.file, `${JSON.stringify({ ...told, status: result.status, noticed, tests: marks.tests })}\n`);
+    // A module that can't even be loaded any more fails before a test is counted, which the library takes for no failure.
+    const broken = result.status === 'Survived' && result.testsCompleted === 0;
+    const noticed = result.status === 'Killed' || result.status === 'Timeout' || broken;
+    appendFileSync(
+      marks.file,
+      `${JSON.stringify({ ...told, status: broken ? 'Broken' : result.status, noticed, tests: marks.tests })}\n`,
+    );
     process.stdout.write(
       noticed ? '.' : result.status === 'Survived' ? 'S' : result.status === 'NoCoverage' ? 'N' : '?',
     );

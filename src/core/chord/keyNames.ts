@@ -113,8 +113,6 @@ const NAMED: readonly NamedKey[] = [
     'Page Up',
     '⇞',
     [
-      'pgup',
-      'pageup',
       'prior',
       'bild auf',
       'bild ↑',
@@ -139,8 +137,6 @@ const NAMED: readonly NamedKey[] = [
     'Page Down',
     '⇟',
     [
-      'pgdn',
-      'pagedown',
       'next',
       'bild ab',
       'bild ↓',
@@ -251,7 +247,6 @@ const NAMED: readonly NamedKey[] = [
     '⇪',
     [
       'caps',
-      'capslock',
       'feststelltaste',
       'feststell',
       'verr maj',

@@ -34,12 +34,11 @@ export function parseChord(text: string, dialect: Dialect = 'windows'): ParsedCh
     .normalize('NFC')
     .replace(/[\s\u00a0]+/g, ' ')
     .trim();
-  if (rest === '') return refuse('', 'There are no keys here.');
   if (rest.length > LONGEST) return refuse(`${rest.slice(0, 20)}…`, 'This is too long to be keys.');
   const strict = parseStrictly(rest, dialect);
   if (strict.ok) return strict;
   const loose = loosened(rest);
-  if (loose === rest || loose === '') return strict;
+  if (loose === rest) return strict;
   const read = parseStrictly(loose, dialect);
   return read.ok ? read : strict;
 }

@@ -116,6 +116,9 @@ describe('what can’t be read', () => {
   it.each([
     ['⌘⌫', 'canonical', 'Mod+Backspace'],
     ['⌘Delete', 'mac', 'Mod+Backspace'],
+    ['⌘Delete', 'canonical', 'Mod+Delete'],
+    ['Ctrl Shift+A', 'windows', 'Mod+Shift+A'],
+    ['CTRL SHIFT+A', 'windows', 'Mod+Shift+A'],
     ['⌘Delete', 'windows', 'Mod+Backspace'],
     ['Ctrl+Delete', 'windows', 'Mod+Delete'],
     ['Ctrl+A', 'canonical', 'Ctrl+A'],
@@ -207,6 +210,8 @@ describe('the nearest reading', () => {
     ['Ctl+Spcae', 'Mod+Space'],
     ['Bakcspace', 'Backspace'],
     ['Leertsate', 'Space'],
+    ['Ctrl+Tba', 'Mod+Tab'],
+    ['Ctrl+Tbx', null],
     ['Ctrl+Wheelbarrowfulofspace', null],
     ['Ctrl+Qq', null],
     ['Ctrl+Shfit+Zzzzzz', null],

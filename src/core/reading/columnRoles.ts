@@ -45,7 +45,8 @@ export function guessRoles(header: RawRow | null, rows: readonly RawRow[]): Role
 
   // Keys first: they are the surest to know by sight. A heading helps where cells are few.
   const keyScore = columns.map(
-    (c, i) => c.keys + (said[i] === 'keys' || said[i] === 'Mac keys' ? 0.5 : said[i] ? -0.3 : 0),
+    // Bare numbers are keys, too, but where others are read as well they count the rows.
+    (c, i) => c.keys - 0.2 * c.numbers + (said[i] === 'keys' || said[i] === 'Mac keys' ? 0.5 : said[i] ? -0.3 : 0),
   );
   const byKeys = order(keyScore).filter((i) => (keyScore[i] ?? 0) >= 0.45);
   const mac =
@@ -59,7 +60,8 @@ export function guessRoles(header: RawRow | null, rows: readonly RawRow[]): Role
       ? c.distinct +
         c.letters +
         (said[i] === 'name' ? 1 : said[i] === 'path' || said[i] === 'kind' ? -0.8 : said[i] === 'ignore' ? -1.2 : 0) -
-        c.long
+        c.long -
+        0.5 * c.steps
       : Number.NEGATIVE_INFINITY,
   );
   const name = order(nameScore)[0];
@@ -84,6 +86,7 @@ type Column = {
   keys: number;
   mac: number;
   steps: number;
+  numbers: number;
   long: number;
 };
 
@@ -98,6 +101,7 @@ function profileOf(cells: readonly string[]): Column {
     keys: share((cell) => readKeysCell(cell, 'windows').status === 'keys'),
     mac: share((cell) => /[⌘⌥⌃]|\b(cmd|command|option)\b/i.test(cell)),
     steps: share((cell) => /\s[>›→»]\s/u.test(cell)),
+    numbers: share((cell) => /^\d+$/.test(cell)),
     long: share((cell) => cell.length > 60),
   };
 }

@@ -41,9 +41,8 @@ export function readKeysCell(text: string, dialect: Dialect): KeysCell {
 }
 
 function readBare(cell: string, dialect: Dialect): KeysCell {
-  if (cell === '' || (NO_KEYS.test(cell) && cell !== '-')) return { status: 'none', chords: [], problems: [] };
   // A lone hyphen is how most lists say "nothing"; the hyphen key itself is written "minus" or stands with a modifier.
-  if (cell === '-') return { status: 'none', chords: [], problems: [] };
+  if (cell === '' || NO_KEYS.test(cell)) return { status: 'none', chords: [], problems: [] };
   const read = parseChords(cell, dialect);
   const chords = [...new Set(read.chords.map(canonicalText))];
   const problems = read.problems.map(({ part, message }) =>
