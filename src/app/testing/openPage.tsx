@@ -96,8 +96,13 @@ export async function openPage(address: string): Promise<{ readonly address: () 
   return { address: () => `${window.location.pathname}${window.location.search}` };
 }
 
-/** Prepares a file of tests that open pages: a demo database of its own, the routes, and what jsdom doesn't have. */
-export function onScreens(): void {
+const ROW = 40;
+
+/**
+ * Prepares a file of tests that open pages: a demo database of its own, the routes, and what jsdom doesn't have.
+ * @param height of every box, in px: as much as is drawn of long lists.
+ */
+export function onScreens(height = 480): void {
   onDemoDatabase();
   let served: ReturnType<typeof fetchFrom>;
   beforeAll(async () => {
@@ -126,12 +131,15 @@ export function onScreens(): void {
     configure({ defaultHidden: true });
     // No button here has a label beside it, which jsdom would look for all over the page.
     Object.defineProperty(HTMLButtonElement.prototype, 'labels', { configurable: true, value: [] });
-    // Long lists draw what fits into their box.
-    for (const [side, length] of [
-      ['offsetHeight', 480],
-      ['offsetWidth', 640],
-    ] as const)
-      Object.defineProperty(HTMLElement.prototype, side, { configurable: true, value: length });
+    // Long lists draw as many of their rows as fit into the box.
+    const sides = { offsetHeight: height, offsetWidth: 640, clientHeight: height, clientWidth: 640 };
+    for (const [side, length] of Object.entries(sides))
+      Object.defineProperty(HTMLElement.prototype, side, {
+        configurable: true,
+        get(this: HTMLElement) {
+          return this.dataset.index === undefined ? length : ROW;
+        },
+      });
   });
   afterEach(() => {
     cleanup();
