@@ -74,6 +74,7 @@ export async function openPage(address: string): Promise<{ readonly address: () 
     });
     if (page instanceof LeadsTo) {
       at = page.address ?? at;
+      window.history.replaceState(null, '', at);
       return show();
     }
     const settings = await loadVersionedSettings();
