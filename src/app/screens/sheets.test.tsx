@@ -1,0 +1,192 @@
+// @vitest-environment jsdom
+import { cleanup, fireEvent, screen, within } from '@testing-library/react';
+import { describe, expect, it, vi } from 'vitest';
+import { loadSheets } from '@/server/useCases/sheets';
+import { onScreens, openPage } from '../testing/openPage';
+import {
+  button,
+  choose,
+  click,
+  dialog,
+  field,
+  press,
+  region,
+  said,
+  take,
+  tick,
+  type,
+  until,
+  untilIs,
+  WAIT,
+} from '../testing/touch';
+import { bringInWalk, giveKeys } from '../testing/walkPrograms';
+
+vi.mock('next/navigation', () => import('../testing/navigation'));
+vi.mock('next/server', () => import('../testing/navigation'));
+vi.mock('comlink', () => import('../testing/workersHere'));
+onScreens(1200);
+
+const query = () => new URLSearchParams(window.location.search);
+const page = () => screen.getByRole('region', { name: 'The page as it will print' });
+const words = () => page().textContent ?? '';
+const count = () =>
+  Number(
+    /^(\d+) shortcuts? on/.exec(
+      screen
+        .getAllByRole('status')
+        .map((one) => one.textContent)
+        .find((one) => one?.includes('on ')) ?? '',
+    )?.[1],
+  );
+const viewBox = () => page().querySelector('svg')?.getAttribute('viewBox');
+
+describe('a sheet', () => {
+  it('changes with every choice, and its address with it', async () => {
+    const slug = await bringInWalk('Printed');
+    await giveKeys(slug, { wash: ['F2'] });
+    await openPage(`/sheets/${slug}/walk-keys`);
+    await until(() => words().includes('Wash'));
+    expect(words()).not.toContain('Press flat');
+    await take(/^All with keys/);
+    await until(() => words().includes('Press flat'));
+    expect([query().get('contents'), count()]).toEqual(['all', 11]);
+    await tick('Commands without keys');
+    await until(() => words().includes('Bare'));
+    await tick('Where it lives');
+    await tick('What it was before');
+    await until(() => words().includes('was Alt+W'));
+    await click('⌘ ⌥');
+    await until(() => words().includes('⌘'));
+    await click('Mac');
+    await until(() => words().includes('Command'));
+    await click('Both');
+    await until(() => words().includes('Ctrl') && words().includes('⌘'));
+    await click('Letter');
+    await click('Upright');
+    await untilIs(viewBox, '0 0 612 792');
+    await click('Across');
+    await untilIs(viewBox, '0 0 792 612');
+    await click('A3');
+    await until(() => viewBox()?.startsWith('0 0 1190'));
+    await click('Task');
+    await until(() => words().includes('Mending'));
+    await click('Modifier');
+    await until(() => words().includes('Without a modifier'));
+    await click('Key');
+    await untilIs(() => Object.fromEntries(query()), {
+      ...{ contents: 'all', keyless: 'true', group: 'modifier', order: 'key', notation: 'both', paper: 'A3' },
+      extras: expect.stringContaining('was'),
+    });
+    const asked = window.location.href;
+    cleanup();
+    // Whoever is sent the address sees the same.
+    await openPage(asked.replace(window.location.origin, ''));
+    await until(() => words().includes('Without a modifier'));
+    expect((await button('A3')).getAttribute('aria-pressed')).toBe('true');
+  });
+
+  it.each<[RegExp, () => Promise<unknown>]>([
+    [
+      /^Pocket cards/,
+      () =>
+        until(() =>
+          /cards? *, *|cards?,/.test(
+            screen
+              .getAllByRole('status')
+              .map((one) => one.textContent)
+              .join(' '),
+          ),
+        ),
+    ],
+    [/^Sticky notes/, () => until(() => query().get('form') === 'note')],
+    [/^Key poster/, () => until(() => words().includes('Backspace'))],
+    [/^What changed/, () => until(() => words().includes('against'))],
+    [/^Whole reference/, () => until(() => words().includes('Index by key'))],
+  ])('%s', async (form, seen) => {
+    await openPage('/sheets/nibshore/my-painting-hand');
+    await until(() => words() !== '');
+    await take(form);
+    await seen();
+  });
+
+  it('says why there is nothing on it, and puts all on it', async () => {
+    await openPage('/sheets/nibshore/factory-keys?contents=yours');
+    await said(/nothing of yours to print/);
+    await click('Put all with keys on it');
+    await until(() => count() > 40);
+    await take(/^Picked by hand/);
+    await said(/No command is picked yet/);
+    await take(/^Most used/);
+    await said(/Nothing was told of how often commands are used/);
+  });
+
+  it('is picked by hand, its groups named, kept with the keymap, shown again, renamed and put away', async () => {
+    await openPage('/sheets/tarnlight/sheet-retouching?contents=picked');
+    const sheets = async () => (await loadSheets('tarnlight', 'sheet-retouching')).sheets.value;
+    await click('Pick commands…');
+    const search = await screen.findByRole('searchbox', { name: 'Find a command' }, WAIT);
+    for (const name of ['Lift stain', 'Dust sweep', 'Curves']) {
+      fireEvent.change(search, { target: { value: name } });
+      fireEvent.click(
+        (await screen.findAllByRole('checkbox', { name: new RegExp(`^${name}`) }, WAIT))[0] as HTMLElement,
+      );
+      await until(() => words().includes(name));
+    }
+    expect(count()).toBe(3);
+    press(search, 'Escape');
+    await until(() => screen.queryByRole('dialog') === null);
+    await click('Name the groups…');
+    const groups = await dialog();
+    fireEvent.change(within(groups).getByLabelText('Light'), { target: { value: 'Tone' } });
+    press(groups, 'Escape');
+    await until(() => screen.queryByRole('dialog') === null);
+    await until(() => words().includes('Tone'));
+    await click('Keep this sheet…');
+    const name = await type(/^Name/, '');
+    fireEvent.submit(name.closest('form') as HTMLFormElement);
+    await said('Give it a name.');
+    fireEvent.change(name, { target: { value: 'Pocket three' } });
+    fireEvent.submit(name.closest('form') as HTMLFormElement);
+    await until(async () => (await sheets()).some((one) => one.name === 'Pocket three'));
+    expect((await sheets()).find((one) => one.name === 'Pocket three')?.spec).toMatchObject({
+      contents: 'picked',
+      groupNames: [['Light', 'Tone']],
+    });
+    await take(/^All with keys/);
+    await until(() => count() > 100);
+    await click('Pocket three');
+    await untilIs(count, 3);
+    await choose('More for Pocket three', 'Rename…');
+    fireEvent.change(await field(/^Name/), { target: { value: 'Pocket of three' } });
+    fireEvent.submit((await field(/^Name/)).closest('form') as HTMLFormElement);
+    await until(async () => (await sheets()).some((one) => one.name === 'Pocket of three'));
+    await choose('More for Pocket of three', 'Put away');
+    await until(async () => (await sheets()).find((one) => one.name === 'Pocket of three')?.putAway);
+    await click('Bring it back');
+    await until(async () => (await sheets()).find((one) => one.name === 'Pocket of three')?.putAway === false);
+  });
+});
+
+describe('a change list', () => {
+  it('is ticked off, step by step, remembered, begun anew, and leads from any keymap', async () => {
+    const slug = await bringInWalk('By hand');
+    await giveKeys(slug, { wash: ['F9'], mend: ['Alt+W'] });
+    await openPage(`/sheets/${slug}/walk-keys/changes`);
+    const steps = await region('Steps');
+    await until(() => within(steps).queryAllByRole('checkbox').length === 3);
+    // Two that exchange their keys: one gives its up for now.
+    expect(steps.textContent).toMatch(/for now, so that .* can have it/);
+    const boxes = () => within(steps).getAllByRole('checkbox') as HTMLInputElement[];
+    fireEvent.click(boxes()[0] as HTMLElement);
+    await until(() => boxes()[0]?.checked);
+    const done = () => screen.getByRole('region', { name: 'About this list' }).textContent ?? '';
+    await until(() => done().includes('1'));
+    cleanup();
+    await openPage(`/sheets/${slug}/walk-keys/changes`);
+    await until(
+      () => (screen.queryAllByRole('checkbox') as HTMLInputElement[]).filter((one) => one.checked).length === 1,
+    );
+    await click('Start over');
+    await until(() => (screen.queryAllByRole('checkbox') as HTMLInputElement[]).every((one) => !one.checked));
+  });
+});

@@ -1,0 +1,139 @@
+// @vitest-environment jsdom
+import { cleanup, fireEvent, screen, within } from '@testing-library/react';
+import { describe, expect, it, vi } from 'vitest';
+import { loadWishes } from '@/server/useCases/advice';
+import { loadKeymapView } from '@/server/useCases/screens';
+import { onScreens, openPage } from '../testing/openPage';
+import { button, click, clickIn, dialog, press, region, said, tick, until, untilIs, WAIT } from '../testing/touch';
+import { bringInWalk } from '../testing/walkPrograms';
+
+vi.mock('next/navigation', () => import('../testing/navigation'));
+vi.mock('next/server', () => import('../testing/navigation'));
+vi.mock('comlink', () => import('../testing/workersHere'));
+onScreens(900);
+
+const [PROGRAM, KEYMAP] = ['tarnlight', 'sheet-retouching'];
+const wished = async (program = PROGRAM, keymap = KEYMAP) =>
+  (await loadWishes(program, keymap)).list.value?.wishes ?? [];
+const settled = () =>
+  until(() => /Proven: no other|A good answer/.test(document.querySelector('[data-ms]')?.textContent ?? ''));
+const plan = () => screen.getByRole('list', { name: 'Plan' });
+const line = (name: string) =>
+  within(plan())
+    .queryAllByRole('listitem')
+    .find((one) => one.textContent?.includes(name));
+const keysAfter = (name: string) =>
+  [...(line(name)?.querySelectorAll('[data-after] kbd') ?? [])].map((one) => one.textContent).join(' ');
+const wish = async (name: string): Promise<void> => {
+  await click(/^All \d+$/);
+  fireEvent.change(screen.getByLabelText('Find commands to wish for'), { target: { value: name } });
+  fireEvent.click((await screen.findAllByRole('checkbox', { name: new RegExp(`^${name}`) }, WAIT))[0] as HTMLElement);
+};
+
+describe('the wish list', () => {
+  it('is planned, a line pinned, another’s keys ruled out; goes on the tape as one ticket and comes off', async () => {
+    const slug = await bringInWalk('Wishing');
+    await openPage(`/wishes/${slug}/walk-keys`);
+    await click(/^Wished 0$/);
+    await said(/^Nothing is wished for yet\./);
+    for (const name of ['Bare', 'Dot', 'Gild', 'Mend']) await wish(name);
+    await untilIs(async () => [...(await wished(slug, 'walk-keys'))].sort(), ['bare', 'dot', 'gild', 'mend']);
+    await settled();
+    const [bare, dot] = [keysAfter('Bare'), keysAfter('Dot')];
+    expect(bare).not.toBe('');
+    await click(/^Pin Bare/);
+    await until(() => line('Bare')?.textContent?.includes('Pinned by you'));
+    if (dot !== '') {
+      await click(/^Rule out .* for Dot/);
+      await until(() => line('Dot')?.textContent?.includes('Ruled out:'));
+      await settled();
+      expect(keysAfter('Dot')).not.toBe(dot);
+    }
+    expect(keysAfter('Bare')).toBe(bare);
+    await click('What it brings');
+    const brings = await region('What it brings');
+    await until(() => /less with the plan|\d/.test(brings.textContent ?? ''));
+    await click('The plan');
+    await settled();
+    const before = await loadKeymapView(slug, 'walk-keys');
+    await click('Put it on the tape');
+    await until(async () => (await loadKeymapView(slug, 'walk-keys')).draft.cursor === before.draft.cursor + 1);
+    await until(() => screen.getByRole('region', { name: 'Change tape' }).textContent?.includes('1 ticket'));
+    await click('Undo');
+    await untilIs(
+      async () => [...(await loadKeymapView(slug, 'walk-keys')).bindings].sort(),
+      [...before.bindings].sort(),
+    );
+    cleanup();
+    // The pin is still there tomorrow.
+    await openPage(`/wishes/${slug}/walk-keys`);
+    await until(async () => (await button(/^Pin Bare/)).getAttribute('aria-pressed') === 'true');
+  });
+
+  it('is cleared and taken back, and a line taken off', async () => {
+    await openPage(`/wishes/${PROGRAM}/${KEYMAP}`);
+    const before = await wished();
+    expect(before.length).toBeGreaterThan(1);
+    await click('Clear the list');
+    await untilIs(() => wished(), []);
+    await said(/^Nothing is wished for yet\./);
+    await click('Take it back');
+    await untilIs(async () => [...(await wished())].sort(), [...before].sort());
+    await click('Take Lift stain off the list');
+    await until(async () => !(await wished()).includes('lift-stain'));
+    await click(/^Wished \d+$/);
+    await until(() => screen.queryAllByRole('checkbox', { checked: true }).length >= before.length - 1);
+  });
+
+  it('spends what it is told it may, keeps who must not move, and remembers both', async () => {
+    await openPage(`/wishes/${PROGRAM}/${KEYMAP}`);
+    await button('Clear the list');
+    if (!(await wished()).includes('straighten-sheet')) await wish('Straighten sheet');
+    await until(async () => (await wished()).includes('straighten-sheet'));
+    const uses = (await screen.findByLabelText('Uses a day of Straighten sheet', {}, WAIT)) as HTMLInputElement;
+    fireEvent.change(uses, { target: { value: '80' } });
+    press(uses, 'Enter');
+    fireEvent.blur(uses);
+    for (const layer of ['bare', 'Ctrl', 'Shift', 'Ctrl Alt', 'Ctrl Shift', 'Alt Shift', 'F keys']) await click(layer);
+    await tick(/and of others used at most/);
+    const most = screen.getByLabelText(/^Uses a day up to which/);
+    fireEvent.change(most, { target: { value: '20' } });
+    fireEvent.blur(most);
+    await until(() => line('Straighten sheet')?.textContent?.includes('Taken from Sheet edge'));
+    const pushed = () => plan().querySelector('[data-role="giver"][data-command="sheet-edge"]');
+    expect(pushed()?.textContent).toContain('Gives its keys up to Straighten sheet');
+    await click('Sheet edge must not move');
+    await until(() => pushed() === null);
+    expect(line('Straighten sheet')?.textContent).not.toContain('Sheet edge');
+    await click('Sheet edge may move again');
+    await until(() => pushed() !== null);
+    cleanup();
+    await openPage(`/wishes/${PROGRAM}/${KEYMAP}`);
+    expect(((await screen.findByLabelText('Uses a day of Straighten sheet', {}, WAIT)) as HTMLInputElement).value).toBe(
+      '80',
+    );
+    expect((screen.getByLabelText(/^Uses a day up to which/) as HTMLInputElement).value).toBe('20');
+    expect((await button('Ctrl')).getAttribute('aria-pressed')).toBe('false');
+  });
+
+  it('takes counts from two columns, says what could not be read, and forgets them', async () => {
+    const slug = await bringInWalk('Counts');
+    await openPage(`/wishes/${slug}/walk-keys`);
+    await click('uses a day…');
+    const shown = await dialog('How often a day');
+    const text = within(shown).getByLabelText(/paste it here/);
+    fireEvent.change(text, { target: { value: 'Mend,1\nNobody,3' } });
+    await until(() => shown.textContent?.includes('1 command found, 1 line left out'));
+    fireEvent.change(text, { target: { value: '' } });
+    await until(() => within(shown).getByRole('button', { name: 'Use these counts' }).hasAttribute('disabled'));
+    fireEvent.change(text, { target: { value: 'command,times\nMend,40\n12,Wash\nNobody,3\n' } });
+    await until(() => shown.textContent?.includes('2 commands found, 1 line left out'));
+    expect(shown.textContent).toContain('No command is called that here.');
+    await clickIn(shown, 'Use 2 counts');
+    const told = async () => Object.fromEntries(Object.entries((await loadWishes(slug, 'walk-keys')).uses.value));
+    await untilIs(told, { mend: 40, wash: 12 });
+    await click('uses a day…');
+    await clickIn(await dialog('How often a day'), 'Forget what was told (2)');
+    await untilIs(told, {});
+  });
+});
