@@ -130,6 +130,7 @@ describe('bringing a program in', () => {
   });
 
   it.each<[string, string | Uint8Array<ArrayBuffer>]>([
+    ['larger than 5 MB', 'a'.repeat(5 * 1024 * 1024 + 10)],
     ['more than 20,000 rows', 'a,b\n'.repeat(20_010)],
     ["isn't a text file", Uint8Array.from({ length: 5000 }, (_, i) => (i * 7919) % 256)],
     ['not one that was exported here', '{"format": 3}'],

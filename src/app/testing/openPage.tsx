@@ -123,6 +123,7 @@ export function onScreens(height = 480): void {
     vi.stubGlobal('ResizeObserver', Silent);
     vi.stubGlobal('IntersectionObserver', Silent);
     vi.stubGlobal('Worker', WorkerHere);
+    vi.stubGlobal('CSS', { escape: (text: string) => text.replace(/[^\w-]/g, (sign) => `\\${sign}`) });
     Element.prototype.scrollIntoView = () => undefined;
     // jsdom looks through every stylesheet for what a test asks of an element; nothing here is about looks.
     const plain = { display: 'block', visibility: 'visible', getPropertyValue: () => '' };

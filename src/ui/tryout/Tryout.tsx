@@ -8,7 +8,7 @@ import { chordOfEvent } from '@/core/keyboard/chordOfEvent';
 import { draftOf } from '@/core/keymap/draft';
 import type { KeymapView } from '@/core/keymap/keymapView';
 import type { Command, ContextId } from '@/core/program/program';
-import { callCommand, freshDesk } from '@/core/tryout/desk';
+import { callCommand } from '@/core/tryout/desk';
 import type { Happened } from '@/core/tryout/panelContents';
 import type { KeymapLink } from '@/core/view/shelf';
 import type { RoomState, RoomView } from '@/core/workspace/roomView';
@@ -63,7 +63,7 @@ function TryoutScreen({ view, links, hook }: Props & { hook: RoomHook }) {
   const [typed, setTyped] = useState('');
   const stage = useRef<HTMLDivElement>(null);
   const text = useRef<HTMLInputElement>(null);
-  const { desk, now, show, ticked, note } = useDesk(program, room.panels);
+  const { desk, now, show, ticked, note, afresh: clear } = useDesk(program, room.panels);
   const { press, presses, begun } = useStandIn({ index, places, focus, now, show, note });
   const call = useStable((command: Command): void => {
     const done = callCommand(now.current, command);
@@ -90,7 +90,7 @@ function TryoutScreen({ view, links, hook }: Props & { hook: RoomHook }) {
   });
   const onLeave = useStable(() => stage.current?.focus());
   const afresh = useStable((): void => {
-    show(freshDesk(program, room.panels));
+    clear();
     stage.current?.focus();
   });
   const onTextKey = useStable((event: KeyboardEvent): void => {

@@ -23,5 +23,10 @@ export function useDesk(program: Program, panels: Arrangement) {
   );
   // biome-ignore lint/correctness/useExhaustiveDependencies: another arrangement takes the place of what was moved here.
   useEffect(() => show({ ...now.current, panels, peeked: null }), [panels]);
-  return { desk, now, show, ticked, note };
+  /** Everything as it was before anything was done: what panels tell of it, too. */
+  const afresh = useCallback((): void => {
+    show(freshDesk(program, panels));
+    setTicked([]);
+  }, [show, program, panels]);
+  return { desk, now, show, ticked, note, afresh };
 }

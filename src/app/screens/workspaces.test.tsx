@@ -1,0 +1,191 @@
+// @vitest-environment jsdom
+import { cleanup, fireEvent, screen, within } from '@testing-library/react';
+import { describe, expect, it, vi } from 'vitest';
+import { loadRoom } from '@/server/useCases/workspaces';
+import { onScreens, openPage } from '../testing/openPage';
+import {
+  button,
+  choose,
+  click,
+  clickIn,
+  dialog,
+  field,
+  press,
+  region,
+  said,
+  tick,
+  type,
+  until,
+  untilIs,
+  WAIT,
+} from '../testing/touch';
+
+vi.mock('next/navigation', () => import('../testing/navigation'));
+vi.mock('next/server', () => import('../testing/navigation'));
+vi.mock('comlink', () => import('../testing/workersHere'));
+onScreens(900);
+
+const PROGRAM = 'tarnlight';
+const room = async () => (await loadRoom(PROGRAM)).state.room;
+const cursor = async () => (await loadRoom(PROGRAM)).state.cursor;
+const kept = async (name: string) => (await loadRoom(PROGRAM)).workspaces.find((one) => one.name === name);
+const steps = () => screen.getByRole('region', { name: 'Steps' }).textContent ?? '';
+/** By the button of the bar; a menu may have a line of that name. */
+const undo = async (): Promise<void> => {
+  fireEvent.click((await screen.findAllByRole('button', { name: 'Undo' }, WAIT))[0] as HTMLElement);
+};
+const standsAs = (words: string) => until(() => document.body.textContent?.includes(`Stands as ${words}`));
+const part = (name: string) => click(new RegExp(`^${name}$`));
+const switchTo = async (name: string): Promise<void> => {
+  await click(new RegExp(`^(?:Switch|Back) to it \\(${name}`));
+  await standsAs(name);
+};
+const submit = async (name: string, value: string): Promise<void> => {
+  const one = await field(name);
+  fireEvent.change(one, { target: { value } });
+  fireEvent.submit(one.closest('form') as HTMLFormElement);
+};
+
+describe('the editors of a workspace', () => {
+  it('show and hide panels, open and fold them, and take each step back', async () => {
+    await openPage(`/workspaces/${PROGRAM}`);
+    const before = await room();
+    await tick('Notes');
+    await until(() => steps().includes('Notes'));
+    await until(async () => JSON.stringify((await room()).panels).includes('notes'));
+    await tick('Finds');
+    await until(
+      async () => JSON.stringify((await room()).panels) !== JSON.stringify(before.panels) && (await cursor()) === 2,
+    );
+    await undo();
+    await undo();
+    await untilIs(async () => (await room()).panels, before.panels);
+    await click('Redo');
+    await untilIs(cursor, 1);
+    await undo();
+    await untilIs(cursor, 0);
+  });
+
+  it('hide lines of menus after asking for those without a key, mark others, bring all back', async () => {
+    await openPage(`/workspaces/${PROGRAM}?show=menus`);
+    await click(/^Edit/);
+    await tick('Undo');
+    expect((await dialog()).textContent).toContain('1 keeper: Undo');
+    await clickIn(await dialog(), 'Leave it');
+    await until(() => screen.queryByRole('dialog') === null);
+    expect((await room()).menus.hidden).toEqual([]);
+    await click('Hide all of Edit');
+    const asked = await dialog();
+    expect(asked.textContent).toContain('without a key');
+    await clickIn(asked, /^Hide \d+ lines/);
+    await until(async () => (await room()).menus.hidden.length > 10);
+    const hidden = await region('Hidden lines');
+    await until(async () => hidden.textContent?.includes(`${(await room()).menus.hidden.length} lines`));
+    await undo();
+    await untilIs(async () => (await room()).menus.hidden, []);
+    await click(/^Light/);
+    await click('Madder');
+    await click('Mark Levels in Madder');
+    await untilIs(async () => (await room()).menus.marks, [['levels', 'madder']]);
+    await undo();
+    await untilIs(async () => (await room()).menus.marks, []);
+  });
+
+  it('move and take away buttons of a strip by keyboard, and leave what was begun', async () => {
+    await openPage(`/workspaces/${PROGRAM}?show=tools`);
+    const before = await room();
+    const one = (await screen.findAllByRole('button', { name: /^Stain finder/ }, WAIT))[0] as HTMLElement;
+    one.focus();
+    press(one, ' ', 'Space');
+    press(document.activeElement as Element, 'ArrowRight');
+    press(document.activeElement as Element, 'Escape');
+    expect((await room()).tools).toEqual(before.tools);
+    press(document.activeElement as Element, 'Delete');
+    await until(() => /Take .* off the tool rail/.test(steps()));
+    await until(async () => JSON.stringify((await room()).tools) !== JSON.stringify(before.tools));
+    await undo();
+    await untilIs(async () => (await room()).tools, before.tools);
+  });
+
+  it('set the appearance, and the keymap that goes with it', async () => {
+    await openPage(`/workspaces/${PROGRAM}?show=appearance`);
+    const bright = (await screen.findByLabelText(/^Brightness/, {}, WAIT)) as HTMLInputElement;
+    const before = (await room()).appearance.brightness;
+    fireEvent.change(bright, { target: { value: String(before === 25 ? 30 : 25) } });
+    await until(async () => (await room()).appearance.brightness !== before);
+    expect(steps()).toContain('Brightness');
+    await undo();
+    await untilIs(async () => (await room()).appearance.brightness, before);
+    await part('Keymap');
+    const mine = (await loadRoom(PROGRAM)).keymaps.find((one) => one.slug === 'packet-pictures');
+    fireEvent.click(
+      (await screen.findAllByRole('radio', { name: new RegExp(mine?.name ?? '') }, WAIT))[0] as HTMLElement,
+    );
+    await untilIs(async () => (await room()).keymap, mine?.id ?? null);
+    await undo();
+    await until(async () => (await room()).keymap !== mine?.id);
+  });
+});
+
+describe('kept workspaces', () => {
+  it('are kept under a name that will do, with the parts that are chosen, switched to, kept over, and gone back in', async () => {
+    await openPage(`/workspaces/${PROGRAM}`);
+    await tick('Notes');
+    await click('Keep as a workspace…');
+    await submit('Name', '  ');
+    await said('Give it a name.');
+    for (const name of ['Menus', 'Appearance', 'Keymap'])
+      fireEvent.click(within(await dialog()).getByRole('checkbox', { name }));
+    await submit('Name', 'With notes');
+    await standsAs('With notes');
+    expect(Object.keys((await kept('With notes'))?.versions[0]?.contents ?? {}).sort()).toEqual(['panels', 'tools']);
+    const mine = await room();
+    await switchTo('Plain desk');
+    expect((await room()).panels).not.toEqual(mine.panels);
+    await switchTo('With notes');
+    await untilIs(async () => (await room()).panels, mine.panels);
+    await tick('Finds');
+    await standsAs('With notes, 1 part changed');
+    await click('Keep as a workspace…');
+    await clickIn(await dialog(), 'Keep over it');
+    await until(async () => (await kept('With notes'))?.versions.length === 2);
+    await click('With notes');
+    const shown = await dialog();
+    await clickIn(shown, /^Make version 1/);
+    await until(async () => (await kept('With notes'))?.versions.length === 3);
+    expect((await kept('With notes'))?.versions[0]?.contents).toEqual(
+      (await kept('With notes'))?.versions[2]?.contents,
+    );
+    await clickIn(shown, 'Close');
+    await click('Back to factory…');
+    await clickIn(await dialog(), 'Set them back');
+    await until(() => steps().includes('Back to factory'));
+  });
+
+  it('are put away, brought back and renamed, and say so', async () => {
+    await openPage(`/workspaces/${PROGRAM}?show=keymap`);
+    await choose('More for Mending', 'Put away');
+    await said('Mending is put away.');
+    expect((await kept('Mending'))?.putAway).toBe(true);
+    expect(screen.queryByRole('button', { name: 'More for Mending' })).toBeNull();
+    await click('Bring it back');
+    await button('More for Mending');
+    expect((await kept('Mending'))?.putAway).toBe(false);
+    await choose('More for Mending', 'Rename…');
+    await type(/^Name/, 'By lamplight');
+    await click('Rename it');
+    await button('More for By lamplight');
+    expect(await kept('By lamplight')).toBeDefined();
+  });
+
+  it('are each person’s own room', async () => {
+    await openPage(`/workspaces/${PROGRAM}?show=appearance`);
+    await choose('For anybody: who sits here', 'Plate retoucher');
+    await until(async () => (await loadRoom(PROGRAM)).state.person === 'Plate retoucher');
+    await button(/^For Plate retoucher/);
+    await until(() => steps().includes('0 steps'));
+    cleanup();
+    await openPage(`/workspaces/${PROGRAM}`);
+    await button(/^For Plate retoucher/);
+  });
+});
