@@ -44,53 +44,6 @@ test('several programs stand side by side, and only where their keys differ', as
   expect((await csv.text()).split('\r\n')[0]).toContain('Nibshore · My painting hand,Quillmoor · Label drawing');
 });
 
-test('a sheet is picked by hand, named, kept with the keymap, and found again', async ({ page, request }) => {
-  const slug = await bringInWalk(request, 'Kept sheets');
-  await open(page, `/sheets/${slug}/walk-keys?contents=all`);
-  await page.getByRole('radio', { name: /^Picked by hand/ }).check();
-  await expect(page.getByText('No command is picked yet.')).toBeVisible();
-  await page.getByRole('button', { name: 'Pick commands…' }).click();
-  await page.getByRole('searchbox', { name: 'Find a command' }).fill('wa');
-  await page.getByRole('checkbox', { name: /^Wash/ }).check();
-  await page.getByRole('searchbox', { name: 'Find a command' }).fill('gild');
-  await page.getByRole('checkbox', { name: /^Gild/ }).check();
-  await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Name the groups…' }).click();
-  await page.getByRole('textbox', { name: 'Repair' }).fill('Mending');
-  await page.keyboard.press('Escape');
-  const sheet = page.getByRole('img', { name: /^Page 1/ });
-  await expect(sheet).toContainText('Mending');
-  await expect(sheet).toContainText('Wash');
-  await page.getByRole('button', { name: 'Keep this sheet…' }).click();
-  await page.getByRole('textbox', { name: 'Name' }).fill('Two that matter');
-  await page.keyboard.press('Enter');
-  await expect(page.getByText(/Two that matter is kept with/)).toBeVisible();
-  await open(page, `/sheets/${slug}/walk-keys?contents=all`);
-  await expect(page.getByRole('status').first()).toContainText('11 shortcuts');
-  const mine = page.getByRole('button', { name: 'Two that matter', exact: true });
-  await expect(mine).toHaveAttribute('aria-pressed', 'false');
-  await mine.click();
-  await expect(page.getByRole('status').first()).toContainText('2 shortcuts');
-  await expect(mine).toHaveAttribute('aria-pressed', 'true');
-  await expect(page).toHaveURL(/groupNames=/);
-  // Kept over with other choices, which can be taken back; put away and brought back.
-  await page.getByText('Mac', { exact: true }).click();
-  const more = async (action: string) => {
-    await page.getByRole('button', { name: 'More for Two that matter' }).click();
-    await page.getByRole('menuitem', { name: action }).click();
-  };
-  await more('Keep what is shown over it');
-  await expect(mine).toHaveAttribute('aria-pressed', 'true');
-  await page.getByRole('button', { name: 'Bring it back' }).click();
-  await expect(mine).toHaveAttribute('aria-pressed', 'false');
-  await more('Put away');
-  await expect(mine).toHaveCount(0);
-  await page.getByText('Put away: 1').click();
-  await page.getByRole('button', { name: 'Bring back Two that matter' }).click();
-  await mine.click();
-  await expect(page.getByRole('button', { name: 'Windows', exact: true })).toHaveAttribute('aria-pressed', 'true');
-});
-
 test('a change list is ticked off and remembered, leads from any keymap, and breaks rings', async ({
   page,
   request,

@@ -73,31 +73,6 @@ for (const [file, name, commands, odd] of [
   });
 }
 
-test('pasted text, corrected columns, and what can’t be read changes nothing', async ({ page }) => {
-  await open(page, '/shelf/bring-in');
-  await page.getByLabel(/Copy the table/).fill('Lift stain\tF9\tRepair\nDust sweep\tF8\tRepair\nNone here\t\tRepair\n');
-  await page.getByRole('button', { name: 'Read it' }).click();
-  await expect(page.getByRole('status').filter({ hasText: '3 commands' })).toContainText('2 of them with keys');
-  await page.getByLabel('Column 2').selectOption('Leave out');
-  await expect(page.getByRole('status').filter({ hasText: '3 commands' })).toContainText('0 of them with keys');
-  await page.getByLabel('Column 2').selectOption('Keys');
-  await expect(page.getByRole('status').filter({ hasText: '3 commands' })).toContainText('2 of them with keys');
-  await page.getByRole('button', { name: 'Choose another file' }).click();
-  const put = (name: string, buffer: Buffer) =>
-    page.setInputFiles('input[type=file]', { name, mimeType: 'text/plain', buffer });
-  for (const [buffer, words] of [
-    [Buffer.alloc(5 * 1024 * 1024 + 10, 'a'), 'larger than 5 MB'],
-    [Buffer.from('a,b\n'.repeat(20_010)), 'more than 20,000 rows'],
-    [Buffer.from(Array.from({ length: 5000 }, (_, i) => (i * 7919) % 256)), "isn't a text file"],
-    [Buffer.from('{"format": 3}'), 'not one that was exported here'],
-    [Buffer.from(`<html>${'<div>'.repeat(50_000)}`), 'nested too deeply'],
-  ] as const) {
-    await put('list.txt', buffer);
-    await expect(page.getByRole('alert').filter({ hasText: words })).toBeVisible();
-  }
-  await expect(page.getByRole('button', { name: 'Put it on the Shelf' })).toHaveCount(0);
-});
-
 test('a program travels with its keymaps as a file, whatever the file is called', async ({ page }) => {
   await open(page, '/shelf');
   await page.getByRole('button', { name: 'More for Quillmoor' }).click();

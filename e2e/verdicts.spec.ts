@@ -7,13 +7,9 @@ import { walkVerdict } from './support/walkVerdict';
 
 const bench = (page: Page) => page.getByRole('region', { name: 'Bench' });
 
-/** Every kind of choice once; verdictTable.test.ts has all of them on every verdict. */
+/** One with several choices and one without; screens/board.test.tsx walks every verdict, verdictTable.test.ts every choice. */
 const WALKED: readonly (readonly [command: string, keys: string, made: readonly ChoiceKind[]])[] = [
   ['mend', 'Alt+W', ['take and give', 'take and move', 'swap']],
-  ['mend', 'Ctrl+Z', ['take']],
-  ['press', 'S', ['turns']],
-  ['dot', 'Shift+F8', ['shadow']],
-  ['mend', 'Ctrl+Plus', ['use']],
   ['mend', 'Esc', []],
 ];
 

@@ -111,52 +111,6 @@ test('twenty wishes by keyboard: planned, pinned, ruled out, on the tape, undone
   }
 });
 
-test('whose keys may be spent is said, who is pushed is named, and may be kept where they are', async ({ page }) => {
-  await open(page, '/wishes/tarnlight/sheet-retouching');
-  await page.getByLabel('Find commands to wish for').fill('Straighten sheet');
-  await page.getByRole('checkbox', { name: /^Straighten sheet/ }).check();
-  await page.getByLabel('Uses a day of Straighten sheet').fill('80');
-  await page.getByLabel('Uses a day of Straighten sheet').press('Enter');
-  for (const layer of ['bare', 'Ctrl', 'Shift', 'Ctrl Alt', 'Ctrl Shift', 'Alt Shift', 'F keys'])
-    await page.getByRole('button', { name: layer, exact: true }).click();
-  await settled(page);
-  expect(await keysAfter(line(page, 'Straighten sheet'))).not.toBe('Alt S');
-  // Sheet edge holds Alt+S; once its keys may be spent it is pushed, and each names the other.
-  await page.getByLabel(/and of others used at most/).check();
-  await stored(page, /wishes$/, () => page.getByLabel('Uses a day up to which').fill('20'));
-  await expect(line(page, 'Straighten sheet').first()).toContainText('Taken from Sheet edge');
-  expect(await keysAfter(line(page, 'Straighten sheet').first())).toBe('Alt S');
-  const pushed = plan(page).locator('[data-role="giver"][data-command="sheet-edge"]');
-  await expect(pushed).toContainText('Gives its keys up to Straighten sheet');
-  await reload(page);
-  await expect(page.getByLabel('Uses a day of Straighten sheet')).toHaveValue('80');
-  await expect(page.getByLabel('Uses a day up to which')).toHaveValue('20');
-  await expect(page.getByRole('button', { name: 'Ctrl', exact: true })).toHaveAttribute('aria-pressed', 'false');
-  await page.getByRole('button', { name: 'Sheet edge must not move' }).click();
-  await expect(pushed).toHaveCount(0);
-  await expect(line(page, 'Straighten sheet').first()).not.toContainText('Sheet edge');
-  await page.getByRole('button', { name: 'Sheet edge may move again' }).click();
-  await expect(pushed).toHaveCount(1);
-  await page.getByRole('button', { name: 'Clear the list' }).click();
-  await expect(page.getByText('Nothing is wished for yet.')).toBeVisible();
-});
-
-test('counts are read from two columns, and what could not be read is said', async ({ page, request }) => {
-  const slug = await bringInWalk(request, 'Counts');
-  await open(page, `/wishes/${slug}/walk-keys`);
-  await page.getByRole('button', { name: 'uses a day…' }).click();
-  await page.getByLabel(/paste it here/).fill('command,times\nMend,40\n12,Wash\nNobody,3\n');
-  await expect(page.getByRole('dialog')).toContainText('2 commands found, 1 line left out');
-  await expect(page.getByRole('dialog')).toContainText('No command is called that here.');
-  await page.getByRole('button', { name: 'Use 2 counts' }).click();
-  await expect(page.getByLabel('Uses a day of Mend')).toHaveValue('40');
-  await reload(page);
-  await expect(page.getByLabel('Uses a day of Wash')).toHaveValue('12');
-  await page.getByRole('button', { name: 'uses a day…' }).click();
-  await page.getByRole('button', { name: 'Forget what was told (2)' }).click();
-  await expect(page.getByLabel('Uses a day of Wash')).toHaveValue('');
-});
-
 test('the bench says how keys are reached and what would be best; the keyboard, the filter and the check list, too', async ({
   page,
   request,

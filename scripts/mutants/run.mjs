@@ -1,9 +1,9 @@
 /**
  * Changes a folder of the core in small ways and counts which changes its unit tests notice:
- * `npm run mutants -- core/clash [core/chord …] [--places 150] [--all-tests]`. What was found is kept under .mutants, so
+ * `npm run mutants -- core/clash [core/chord …] [--places 150] [--minutes 10] [--all-tests]`. What was found is kept under .mutants, so
  * that a run that was stopped goes on where it was, and only what a changed test might notice now is tried again.
  */
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -14,7 +14,11 @@ import { tableOf } from './table.mjs';
 
 const here = import.meta.dirname;
 const { values, positionals } = parseArgs({
-  options: { places: { type: 'string', default: '150' }, 'all-tests': { type: 'boolean', default: false } },
+  options: {
+    places: { type: 'string', default: '150' },
+    minutes: { type: 'string', default: '10' },
+    'all-tests': { type: 'boolean', default: false },
+  },
   allowPositionals: true,
 });
 if (positionals.length === 0) {
@@ -22,7 +26,7 @@ if (positionals.length === 0) {
   process.exit(1);
 }
 install();
-for (const folder of positionals) try_(folder.replace(/^src\//, '').replace(/\/$/, ''));
+for (const folder of positionals) await tryFolder(folder.replace(/^src\//, '').replace(/\/$/, ''));
 console.log(positionals.map((folder) => tableOf(foundOf(folder.replace(/^src\//, '').replace(/\/$/, '')))).join('\n'));
 
 function foundOf(folder) {
@@ -32,7 +36,7 @@ function foundOf(folder) {
 }
 
 /** Works in a copy without tsconfig.json, which the library would rewrite by means that this TypeScript no longer has. */
-function try_(folder) {
+async function tryFolder(folder) {
   const source = join(root, 'src', folder);
   if (!existsSync(source)) throw new Error(`There is no folder src/${folder}.`);
   const sandbox = join(root, '.mutants', folder.replaceAll('/', '-'));
@@ -73,10 +77,20 @@ function try_(folder) {
     MUTANTS_SAMPLE: JSON.stringify(marks),
   };
   const bin = join(root, 'node_modules/@stryker-mutator/core/bin/stryker.js');
-  const { status } = spawnSync(process.execPath, [bin, 'run', 'stryker.config.json'], {
+  const child = spawn(process.execPath, [bin, 'run', 'stryker.config.json'], {
     cwd: sandbox,
     env,
     stdio: 'inherit',
+    detached: true,
   });
-  if (status !== 0) process.exitCode = status ?? 1;
+  const limit = setTimeout(() => {
+    console.log(`\nStopped after ${values.minutes} minutes; the same command goes on from here.`);
+    process.kill(-child.pid);
+  }, Number(values.minutes) * 60_000);
+  const stop = () => process.kill(-child.pid);
+  process.once('SIGINT', stop);
+  const code = await new Promise((done) => child.once('exit', done));
+  clearTimeout(limit);
+  process.off('SIGINT', stop);
+  if (code !== 0) process.exitCode = 1;
 }
