@@ -5,6 +5,7 @@ import { afterEach, beforeAll, beforeEach, vi } from 'vitest';
 import { onDemoDatabase } from '@/server/testing/onDemoDatabase';
 import { loadVersionedSettings } from '@/server/useCases/settings';
 import { Providers } from '@/ui/shell/Providers';
+import { Rail } from '@/ui/shell/Rail';
 import { allRoutes, fetchFrom } from './callRoute';
 import { LeadsTo, router } from './navigation';
 import { WorkerHere } from './workersHere';
@@ -78,7 +79,8 @@ export async function openPage(address: string): Promise<{ readonly address: () 
       return show();
     }
     const settings = await loadVersionedSettings();
-    const whole = createElement(Whole, { nonce: '', settings }, createElement(Suspense, null, page));
+    const inside = [createElement(Rail, { key: 'rail' }), createElement(Suspense, { key: 'page' }, page)];
+    const whole = createElement(Whole, { nonce: '', settings }, ...inside);
     act(() => {
       if (drawn) drawn.rerender(whole);
       else drawn = render(whole);

@@ -1,5 +1,7 @@
 import type { ProgramFile } from '@/core/file/programFile';
 import { fromProgramFile } from '@/core/file/programFile';
+import { draftOf } from '@/core/keymap/draft';
+import { bindingsOf } from '@/core/keymap/keymap';
 import { walkFile } from '@/core/testing/walkProgram';
 import { editKeymap } from '@/server/testing/draftSteps';
 import { bringIn } from '@/server/useCases/bringIn';
@@ -23,13 +25,12 @@ export async function heldIn(program: string, keymap = 'walk-keys'): Promise<Rec
 
 /** Gives commands other keys behind the back of whoever has the keymap open. */
 export async function giveKeys(program: string, keys: Record<string, string[]>, keymap = 'walk-keys'): Promise<void> {
-  const { draft } = await loadKeymapView(program, keymap);
-  const held = await heldIn(program, keymap);
-  const chords = (some: readonly string[] = []) => some.map((chord) => ({ chord }));
+  const view = await loadKeymapView(program, keymap);
+  const now = draftOf(view).keymap;
   const changes = Object.entries(keys).map(([command, after]) => ({
     command,
-    before: chords(held[command]),
-    after: chords(after),
+    before: bindingsOf(now, command),
+    after: after.map((chord) => ({ chord })),
   }));
-  await editKeymap(draft.id, draft.revision, { title: 'Elsewhere', changes });
+  await editKeymap(view.draft.id, view.draft.revision, { title: 'Elsewhere', changes });
 }

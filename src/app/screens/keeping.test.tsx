@@ -1,0 +1,243 @@
+// @vitest-environment jsdom
+import { cleanup, fireEvent, screen, within } from '@testing-library/react';
+import { describe, expect, it, vi } from 'vitest';
+import { loadKeymapView } from '@/server/useCases/screens';
+import { onScreens, openPage } from '../testing/openPage';
+import {
+  button,
+  choose,
+  click,
+  clickIn,
+  dialog,
+  field,
+  press,
+  region,
+  said,
+  until,
+  untilIs,
+  WAIT,
+} from '../testing/touch';
+import { bringInWalk, giveKeys, heldIn } from '../testing/walkPrograms';
+
+vi.mock('next/navigation', () => import('../testing/navigation'));
+vi.mock('next/server', () => import('../testing/navigation'));
+vi.mock('comlink', () => import('../testing/workersHere'));
+onScreens(900);
+
+const bench = () => screen.getByRole('region', { name: 'Bench' });
+const tape = () => screen.getByRole('region', { name: 'Change tape' }).textContent ?? '';
+const bar = () => screen.getByRole('banner').textContent ?? '';
+const tickets = (number: number) => until(() => tape().includes(number === 1 ? '1 ticket' : `${number} tickets`));
+const viewOf = (slug: string) => loadKeymapView(slug, 'walk-keys');
+async function use(address: string, key: string, code: string, held: object = {}): Promise<void> {
+  cleanup();
+  await openPage(address);
+  const on = (await field(/^Press the keys/)) as HTMLInputElement;
+  press(on, key, code, held);
+  await until(() => bench().querySelector('[data-choice]'));
+  fireEvent.click(bench().querySelector('[data-choice]') as Element);
+  await until(
+    () => (screen.queryByRole('textbox', { name: /^Press the keys/ }) as HTMLInputElement | null)?.value === '',
+  );
+}
+const show = async (address: string): Promise<void> => {
+  cleanup();
+  await openPage(address);
+  await button('Undo');
+};
+
+describe('a keymap is kept', () => {
+  it('version by version: what each changed is said, and the way back is a ticket', async () => {
+    const slug = await bringInWalk('Versions');
+    const at = `/board/${slug}/walk-keys`;
+    await use(`${at}/mend`, 'e', 'KeyE', { altKey: true });
+    await click('Keep changes');
+    await until(() => bar().includes('kept'));
+    await use(`${at}/wash`, 'F9', 'F9');
+    await click('Keep changes');
+    await until(() => bar().includes('kept'));
+    await choose(/^More for Walk keys/, 'Kept versions…');
+    const shown = await dialog();
+    await until(() => shown.textContent?.includes('Version 3'));
+    await clickIn(shown, 'Go back to version 2');
+    await until(() => tape().includes('Back to version 2'));
+    await until(
+      async () => (await heldIn(slug)).wash?.includes('Alt+W') && (await heldIn(slug)).mend?.includes('Alt+E'),
+    );
+    await clickIn(shown, 'Close');
+    await click('Undo');
+    await until(async () => (await heldIn(slug)).wash?.includes('F9'));
+  });
+
+  it('goes back to factory a command, a menu or all at a time, naming who loses keys by it', async () => {
+    const slug = await bringInWalk('Factory');
+    await giveKeys(slug, { mend: ['Alt+E'], wash: ['F9'] });
+    await show(`/board/${slug}/walk-keys/mend`);
+    await choose(/^More for Mend/, 'Back to its factory keys');
+    expect((await dialog()).textContent).toContain('Wash loses');
+    await clickIn(await dialog(), 'Leave it');
+    expect((await heldIn(slug)).mend).toEqual(['Alt+E']);
+    await choose(/^More for Mend/, 'Back to its factory keys');
+    await clickIn(await dialog(), 'Set back to factory');
+    await untilIs(async () => (await heldIn(slug)).mend, ['F9']);
+    await choose(/^More for Mend/, 'What happened to it…');
+    const history = await dialog('What happened to Mend');
+    await until(() => history.textContent?.includes('Mend back to factory'));
+    await clickIn(history, /^Back to here|^Redo to here/).catch(() => undefined);
+    await clickIn(history, 'Close');
+    await choose(/^More for Walk keys/, 'Everything back to factory keys');
+    await until(async () => JSON.stringify((await heldIn(slug)).wash) === '["Alt+W"]');
+    await choose(/^More for Mend/, 'Back to its factory keys');
+    await said('These commands are on their factory keys already.');
+  });
+
+  it('is locked and unlocked, and says so to whoever would change it', async () => {
+    const slug = await bringInWalk('Locked');
+    await show(`/board/${slug}/walk-keys/mend`);
+    await choose(/^More for Walk keys/, /^Lock/);
+    await until(() => bar().includes('locked'));
+    const before = await heldIn(slug);
+    press(await field(/^Press the keys/), 'F4', 'F4');
+    await until(() => bench().querySelector('[data-choice]'));
+    fireEvent.click(bench().querySelector('[data-choice]') as Element);
+    await said(/is locked\. Unlock it first/);
+    expect(await heldIn(slug)).toEqual(before);
+    await choose(/^More for Walk keys/, 'Unlock');
+    await until(async () => !(await viewOf(slug)).draft.locked);
+    press(await field(/^Press the keys/), 'F4', 'F4');
+    await until(() => bench().querySelector('[data-choice]'));
+    fireEvent.click(bench().querySelector('[data-choice]') as Element);
+    await until(async () => (await heldIn(slug)).mend?.includes('F4'));
+    await choose(/^More for Walk keys/, 'Discard the draft');
+    await untilIs(() => heldIn(slug), before);
+  });
+
+  it('was changed in another window: what meets it is told, what does not goes on', async () => {
+    const slug = await bringInWalk('Two windows');
+    await show(`/board/${slug}/walk-keys/mend`);
+    // Somebody gives another command keys meanwhile.
+    await giveKeys(slug, { dot: ['W'] });
+    press(await field(/^Press the keys/), 'F4', 'F4');
+    await until(() => bench().querySelector('[data-choice]'));
+    fireEvent.click(bench().querySelector('[data-choice]') as Element);
+    await until(async () => (await heldIn(slug)).mend?.includes('F4'));
+    expect((await heldIn(slug)).dot).toEqual(['W']);
+    // And now this one.
+    await giveKeys(slug, { mend: ['Shift+F2'] });
+    press(await field(/^Press the keys/), 'F6', 'F6');
+    await until(() => bench().querySelector('[data-choice]'));
+    fireEvent.click(bench().querySelector('[data-choice]') as Element);
+    await said(/changed in another window/);
+    expect((await heldIn(slug)).mend).toEqual(['Shift+F2']);
+  });
+});
+
+describe('the tape', () => {
+  it('gives up a ticket from the middle, with what rests on it after asking, and undo brings it back', async () => {
+    const slug = await bringInWalk('Pulling');
+    await giveKeys(slug, { wash: ['F2'] });
+    await giveKeys(slug, { mend: ['Shift+F3'] });
+    await giveKeys(slug, { gild: ['Alt+W'] });
+    await show(`/board/${slug}/walk-keys`);
+    await tickets(3);
+    const pull = (place: number) =>
+      fireEvent.click(screen.getAllByRole('button', { name: /^Pull out/ })[place] as HTMLElement);
+    pull(1);
+    await tickets(4);
+    await untilIs(async () => (await heldIn(slug)).mend, ['F9']);
+    // Gild took the keys that Wash had left.
+    pull(0);
+    const asked = await dialog();
+    expect(asked.textContent).toContain('1 later ticket');
+    await clickIn(asked, 'Pull out all 2');
+    await tickets(5);
+    await untilIs(async () => (await heldIn(slug)).wash, ['Alt+W']);
+    await click('Undo');
+    await click('Undo');
+    await tickets(3);
+    await untilIs(async () => (await heldIn(slug)).gild, ['Alt+W']);
+  });
+
+  it('opens what a ticket touched, and all lines of one that touched many', async () => {
+    const slug = await bringInWalk('Lines');
+    await giveKeys(slug, { wash: ['F2'] });
+    await giveKeys(slug, { mend: ['Shift+F3'], gild: ['Shift+F4'], dot: ['W'], bare: ['Z'] });
+    await show(`/board/${slug}/walk-keys`);
+    await tickets(2);
+    const named = within(screen.getByRole('region', { name: 'Change tape' })).getAllByRole('button', {
+      name: 'Elsewhere',
+    });
+    fireEvent.click(named[0] as HTMLElement);
+    await untilIs(() => within(bench()).queryByRole('heading')?.textContent, 'Wash');
+    fireEvent.click(named[1] as HTMLElement);
+    expect(within(await dialog('Elsewhere')).getAllByRole('listitem')).toHaveLength(4);
+  });
+});
+
+describe('what is spare', () => {
+  it('a whole menu at once: its keys are a pool to spend, and it is needed again at once, too', async () => {
+    const slug = await bringInWalk('Spares');
+    await show(`/board/${slug}/walk-keys/mend`);
+    await choose(/^More for Mend/, /^Mark all of Repair as spare/);
+    await untilIs(
+      async () => [...(await viewOf(slug)).spares].sort(),
+      ['gild', 'mend', 'press-flat', 'two-steps', 'wash'],
+    );
+    await said(/4 commands marked as spare/);
+    await until(() => screen.getByRole('region', { name: 'Keyboard' }).textContent?.includes('Yours to spend:'));
+    await choose(/^More for Mend/, 'Nothing of Repair is spare');
+    await untilIs(async () => (await viewOf(slug)).spares, []);
+    await click('Undo');
+    await until(async () => (await viewOf(slug)).spares.length === 5);
+    cleanup();
+    await openPage(`/board/${slug}/walk-keys/bare`);
+    const on = await field(/^Press the keys/);
+    press(on, 'F7', 'F7');
+    await until(() => bench().textContent?.includes('is spare, so these keys are yours to spend'));
+  });
+});
+
+describe('the check list', () => {
+  it('mends what is wrong one by one, each fix a ticket, and says when nothing is left', async () => {
+    const slug = await bringInWalk('Checked');
+    await giveKeys(slug, { mend: ['Alt+F4'], undo: [] });
+    await show(`/board/${slug}/walk-keys`);
+    await click(/^Check/);
+    const list = await dialog();
+    await until(() => list.textContent?.includes('to look at'));
+    await clickIn(list, /^Give it back/);
+    await untilIs(async () => (await heldIn(slug)).undo, ['Mod+Z']);
+    await clickIn(list, /^Move Mend to/);
+    await until(async () => !(await heldIn(slug)).mend?.includes('Alt+F4'));
+    await until(() => list.textContent?.includes('Nothing is wrong in this keymap'));
+    expect((await viewOf(slug)).tape.length).toBeGreaterThanOrEqual(3);
+    await clickIn(list, 'Close');
+    await until(() => screen.queryByRole('dialog') === null);
+  });
+});
+
+describe('the keyboard', () => {
+  it('shows what is free by layer, how keys are reached, and goes to whoever is on a key', async () => {
+    const slug = await bringInWalk('Free');
+    await show(`/board/${slug}/walk-keys`);
+    const keyboard = await region('Keyboard');
+    await clickIn(keyboard, 'What is free');
+    const layers = await within(keyboard).findByRole('group', { name: 'Free keys by layer' }, WAIT);
+    const alt = within(layers).getByRole('button', { name: /^Alt \d/ });
+    fireEvent.click(alt);
+    const number = Number(/\d+/.exec(alt.textContent ?? '')?.[0]);
+    expect(number).toBeGreaterThan(10);
+    await until(() => keyboard.querySelectorAll('[data-free="true"]').length === number);
+    await clickIn(keyboard, 'Reach');
+    await until(() => within(keyboard).queryAllByRole('button', { name: /reach \d\.\d\d$/ }).length > 20);
+    cleanup();
+    await show(`/board/${slug}/walk-keys`);
+    fireEvent.click((await screen.findAllByRole('button', { name: /^S: Stamp/ }, WAIT))[0] as HTMLElement);
+    const named = () => within(bench()).queryByRole('heading')?.textContent;
+    await untilIs(named, 'Stamp');
+    await clickIn(bench(), /^After it/);
+    await untilIs(named, 'Press');
+    await clickIn(bench(), /^Before it/);
+    await untilIs(named, 'Stamp');
+  });
+});
