@@ -133,6 +133,7 @@ export function onScreens(height = 480): void {
     view.getComputedStyle = () => plain;
     vi.stubGlobal('getComputedStyle', () => plain);
     configure({ defaultHidden: true });
+    HTMLCanvasElement.prototype.getContext = () => null;
     // No button here has a label beside it, which jsdom would look for all over the page.
     Object.defineProperty(HTMLButtonElement.prototype, 'labels', { configurable: true, value: [] });
     // Long lists draw as many of their rows as fit into the box.

@@ -11,6 +11,8 @@ export type Claims = {
   readonly at: ReadonlyMap<ChordText, readonly Command[]>;
   readonly got: ReadonlyMap<Decided, readonly ChordText[]>;
   readonly missed: ReadonlyMap<Decided, readonly { readonly chord: ChordText; readonly way: InTheWay }[]>;
+  /** Who keeps what it has: settled outside or by hand, said to be the same, or easier to reach. */
+  readonly stays: ReadonlySet<CommandId>;
 };
 
 /** Gives out the keys that lines want: what was settled by hand first, then what is used most. */
@@ -55,7 +57,7 @@ export function claimKeys(task: TransferTask, begun: Keymap, decided: readonly D
     }
     if (any) got.set(line, newly);
   }
-  return { at, got, missed };
+  return { at, got, missed, stays };
 }
 
 function claimedBefore(

@@ -14,7 +14,7 @@ export type Fallen = {
 };
 
 /** Takes claimed keys from everybody else who would clash with them, or would have to take turns from now on. */
-export function takeKeys(task: TransferTask, keymap: Keymap, { at, got }: Claims): Fallen[] {
+export function takeKeys(task: TransferTask, keymap: Keymap, { at, got, stays }: Claims): Fallen[] {
   const { facts, where } = task.advisor;
   const fresh = new Set([...got.values()].flat().map(where.place));
   const fallen: Fallen[] = [];
@@ -24,7 +24,7 @@ export function takeKeys(task: TransferTask, keymap: Keymap, { at, got }: Claims
     const left = had.filter((binding) => {
       const place = where.place(binding.chord);
       const claimed = fresh.has(place) ? (at.get(place) ?? []) : [];
-      if (claimed.some((one) => one.id === command.id) || binding.keeper || task.settled.has(command.id)) return true;
+      if (claimed.some((one) => one.id === command.id) || binding.keeper || stays.has(command.id)) return true;
       const takers = claimed.filter((one) => {
         const how = relation(facts, one, command);
         return how === 'clash' || how === 'turns';

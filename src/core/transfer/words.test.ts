@@ -205,7 +205,29 @@ describe('claiming and taking', () => {
       ['dab', ['F5'], ['trim']],
       ['clone', ['S'], ['patch']],
     ]);
-    expect(fallen({ settled: new Map([['undo', []]]) }).map(([id]) => id)).toEqual(['dab', 'clone']);
+    const settled = { ...whole, settled: new Map([['undo', []]]) };
+    expect(
+      takeKeys(settled, whole.keymap, { ...claimsOf(whole), stays: new Set(['undo']) }).map((one) => one.command.id),
+    ).toEqual(['dab', 'clone']);
+    // Who is said to be the same keeps its other keys, too: the two take turns on them.
+    const same = transfer(
+      task(
+        [
+          ['clone', 'S'],
+          ['clone', 'F5'],
+        ],
+        [
+          ['clone', 'F5'],
+          ['patch', 'S'],
+        ],
+      ),
+      'x',
+    );
+    expect([
+      same.lines.find((one) => one.mine.id === 'clone')?.choice,
+      keys(same.keymap, 'clone'),
+      keys(same.keymap, 'patch'),
+    ]).toEqual(['same', ['S', 'F5'], ['S']]);
     expect(
       fallen(
         {},
