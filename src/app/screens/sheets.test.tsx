@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { cleanup, fireEvent, screen, within } from '@testing-library/react';
+import { act, cleanup, fireEvent, screen, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import { loadSheets } from '@/server/useCases/sheets';
 import { onScreens, openPage } from '../testing/openPage';
@@ -28,7 +28,11 @@ onScreens(1200);
 
 const query = () => new URLSearchParams(window.location.search);
 const page = () => screen.getByRole('region', { name: 'The page as it will print' });
-const words = () => page().textContent ?? '';
+/** What stands on the pages, as it does before they are printed: on screen the words come after a calm moment. */
+const words = () => {
+  act(() => void window.dispatchEvent(new Event('beforeprint')));
+  return page().textContent ?? '';
+};
 const count = () =>
   Number(
     /^(\d+) shortcuts? on/.exec(

@@ -123,7 +123,17 @@ export function onScreens(height = 480): void {
       disconnect = () => undefined;
     }
     vi.stubGlobal('ResizeObserver', Silent);
-    vi.stubGlobal('IntersectionObserver', Silent);
+    /** All of a page is in sight. */
+    class InSight extends Silent {
+      constructor(private readonly tell: (seen: readonly object[]) => void) {
+        super();
+      }
+      override observe = (target?: Element) => {
+        queueMicrotask(() => this.tell([{ target, isIntersecting: true, intersectionRatio: 1 }]));
+        return undefined;
+      };
+    }
+    vi.stubGlobal('IntersectionObserver', InSight);
     vi.stubGlobal('Worker', WorkerHere);
     vi.stubGlobal('CSS', { escape: (text: string) => text.replace(/[^\w-]/g, (sign) => `\\${sign}`) });
     Element.prototype.scrollIntoView = () => undefined;
@@ -132,7 +142,8 @@ export function onScreens(height = 480): void {
     const view = document.defaultView as unknown as { getComputedStyle: () => object };
     view.getComputedStyle = () => plain;
     vi.stubGlobal('getComputedStyle', () => plain);
-    configure({ defaultHidden: true });
+    // Whoever waits for something looks for it many times; to print the page each time takes longer than to look.
+    configure({ defaultHidden: true, getElementError: (message) => new Error(message ?? 'Not found.') });
     HTMLCanvasElement.prototype.getContext = () => null;
     // No button here has a label beside it, which jsdom would look for all over the page.
     Object.defineProperty(HTMLButtonElement.prototype, 'labels', { configurable: true, value: [] });

@@ -2,7 +2,15 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { expect } from 'vitest';
 
 /** A machine that is busy otherwise is no reason to fail. */
-export const WAIT = { timeout: Number(process.env.WAIT_MS ?? 20_000) };
+const timeout = Number(process.env.WAIT_MS ?? 20_000);
+/** Looks now and then, not at every change of a page, of which there are hundreds. */
+export const WAIT = {
+  timeout,
+  interval: 40,
+  get container() {
+    return document.createElement('div');
+  },
+};
 
 type Name = string | RegExp;
 export const button = (name: Name): Promise<HTMLElement> => screen.findByRole('button', { name }, WAIT);
