@@ -53,7 +53,7 @@ describe('a sheet', () => {
     expect(words()).not.toContain('Press flat');
     await take(/^All with keys/);
     await until(() => words().includes('Press flat'));
-    expect([query().get('contents'), count()]).toEqual(['all', 11]);
+    await untilIs(() => [query().get('contents'), count()], ['all', 11]);
     await tick('Commands without keys');
     await until(() => words().includes('Bare'));
     await tick('Where it lives');
