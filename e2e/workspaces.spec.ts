@@ -173,48 +173,6 @@ test('another is arranged by keyboard alone and kept with two of its parts', asy
   await expect.poll(() => roomNow(page)).toEqual(mending);
 });
 
-test('two hundred lines are hidden and brought back in one step; their keys go on working', async ({ page }) => {
-  await open(page, '/workspaces/tarnlight?show=menus');
-  const hidden = page.getByRole('region', { name: 'Hidden lines' });
-  // A line without a key is asked about first, as keepers are.
-  await page.getByRole('button', { name: 'Edit', exact: true }).click();
-  await page.getByRole('checkbox', { name: 'Undo', exact: true }).click();
-  await expect(page.getByRole('dialog')).toContainText('1 keeper: Undo');
-  await page.getByRole('button', { name: 'Leave it' }).click();
-  await expect(hidden).toContainText('0 lines');
-  for (const name of ['Edit', 'Find', 'Mend', 'Paper', 'Light', 'Layer', 'Mask', 'Select', 'Mount', 'Sheet']) {
-    await page
-      .getByRole('navigation', { name: 'Menus' })
-      .getByRole('button', { name: new RegExp(`^${name}\\b`) })
-      .first()
-      .click();
-    await page.getByRole('button', { name: `Hide all of ${name}`, exact: true }).click();
-    const dialog = page.getByRole('dialog');
-    await expect(dialog).toContainText('without a key');
-    await dialog.getByRole('button', { name: /^Hide \d+ lines/ }).click();
-  }
-  const shown = Number(/(\d+) lines/.exec((await hidden.textContent()) ?? '')?.[1]);
-  expect(shown).toBeGreaterThanOrEqual(200);
-  await expect.poll(async () => (await roomNow(page)).menus.hidden.length).toBe(shown);
-  // Hidden lines answer to their keys, and the menu says that they are there.
-  await open(page, '/tryout/tarnlight/factory-keys');
-  await page.keyboard.press('Control+KeyZ');
-  await expect(page.getByRole('log').getByRole('listitem').first()).toContainText('Undo');
-  await page.getByRole('menuitem', { name: 'Light', exact: true }).click();
-  const menu = page.getByRole('menu', { name: 'Light' });
-  await expect(menu.locator('[data-command]')).toHaveCount(0);
-  await menu.getByRole('menuitem', { name: /^Show \d+ hidden lines/ }).click();
-  await expect(menu.locator('[data-command="levels"]')).toBeVisible();
-  await open(page, '/workspaces/tarnlight?show=menus');
-  await hidden.getByRole('button', { name: 'Bring all back' }).click();
-  await expect(hidden).toContainText('0 lines');
-  await expect.poll(async () => (await roomNow(page)).menus.hidden).toEqual([]);
-  await page.keyboard.press('Control+KeyZ');
-  await expect.poll(async () => (await roomNow(page)).menus.hidden.length).toBe(shown);
-  await page.keyboard.press('Control+KeyY');
-  await expect.poll(async () => (await roomNow(page)).menus.hidden).toEqual([]);
-});
-
 test('the stand-in shows the workspace: bar, icons, marks, folded panels by their keys, appearance', async ({
   page,
 }) => {

@@ -23,7 +23,7 @@ import { bringInWalk, giveKeys, heldIn } from '../testing/walkPrograms';
 vi.mock('next/navigation', () => import('../testing/navigation'));
 vi.mock('next/server', () => import('../testing/navigation'));
 vi.mock('comlink', () => import('../testing/workersHere'));
-onScreens(2400);
+onScreens(1300);
 
 const settled = () => until(() => document.querySelector('[data-ms]:not([data-stale])'));
 const line = (name: string) =>

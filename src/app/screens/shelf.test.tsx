@@ -11,7 +11,7 @@ import { bringInWalk, giveKeys } from '../testing/walkPrograms';
 vi.mock('next/navigation', () => import('../testing/navigation'));
 vi.mock('next/server', () => import('../testing/navigation'));
 vi.mock('comlink', () => import('../testing/workersHere'));
-onScreens(1200);
+onScreens(600);
 
 const keymapOf = async (name: string) =>
   (await loadShelf()).flatMap((one) => one.keymaps).find((one) => one.name === name);

@@ -1,7 +1,9 @@
 // @vitest-environment jsdom
 import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
-import { loadRoom } from '@/server/useCases/workspaces';
+import { hideLines } from '@/core/workspace/dressing';
+import { loadKeymapView } from '@/server/useCases/screens';
+import { editRoom, loadRoom } from '@/server/useCases/workspaces';
 import { onScreens, openPage } from '../testing/openPage';
 import {
   button,
@@ -89,6 +91,38 @@ describe('the editors of a workspace', () => {
     await untilIs(async () => (await room()).menus.marks, [['levels', 'madder']]);
     await undo();
     await untilIs(async () => (await room()).menus.marks, []);
+  });
+
+  it('leave hidden lines their keys, say in the menu that they are there, and bring all back in one step', async () => {
+    const { state } = await loadRoom(PROGRAM);
+    const { program } = await loadKeymapView(PROGRAM, 'factory-keys');
+    const some = program.commands.filter((one) => ['Edit', 'Light', 'Layer', 'Mask'].includes(one.path[0] ?? ''));
+    const menus = hideLines(
+      state.room.menus,
+      some.map((one) => one.id),
+    );
+    expect(menus.hidden.length).toBeGreaterThan(100);
+    await editRoom(PROGRAM, { person: '', revision: state.revision }, 'Hidden', { menus });
+    await openPage(`/tryout/${PROGRAM}/factory-keys`);
+    const stage = await screen.findByRole('application', {}, WAIT);
+    press(stage, 'z', 'KeyZ', { ctrlKey: true });
+    fireEvent.keyUp(stage, { key: 'z', code: 'KeyZ', ctrlKey: true });
+    await until(() => screen.queryByRole('log')?.textContent?.includes('Undo'));
+    fireEvent.click(await screen.findByRole('menuitem', { name: 'Light' }, WAIT));
+    const menu = await screen.findByRole('menu', { name: 'Light' }, WAIT);
+    expect(menu.querySelectorAll('[data-command]')).toHaveLength(0);
+    fireEvent.click(within(menu).getByRole('menuitem', { name: /^Show \d+ hidden lines/ }));
+    await until(() => menu.querySelector('[data-command="levels"]'));
+    cleanup();
+    await openPage(`/workspaces/${PROGRAM}?show=menus`);
+    const hidden = await region('Hidden lines');
+    expect(hidden.textContent).toContain(`${menus.hidden.length} lines`);
+    await clickIn(hidden, 'Bring all back');
+    await untilIs(async () => (await room()).menus.hidden, []);
+    await undo();
+    await untilIs(async () => (await room()).menus.hidden.length, menus.hidden.length);
+    await click('Redo');
+    await untilIs(async () => (await room()).menus.hidden, []);
   });
 
   it('move and take away buttons of a strip by keyboard, and leave what was begun', async () => {
