@@ -23,7 +23,8 @@ for (const [name, address, prepare] of SCREENS) {
     await open(page, address);
     await prepare?.(page);
     await still(page);
-    await expectAccessible(page, 'studio');
+    // In further states of a screen contrasts are left to the pairs below, which are held in every lamp.
+    await expectAccessible(page, 'studio', !name.includes(','));
     // The program and the keymap of the address, and which screen.
     const [, program, keymap] =
       /^\/(?:shelf\/\w+|[a-z]+)\/(tarnlight|nibshore|quillmoor)(?:\/([\w-]+))?/.exec(address) ?? [];

@@ -197,6 +197,28 @@ describe('what is spare', () => {
   });
 });
 
+describe('what acts only while keys are held', () => {
+  it('takes every press as held, and says so; a rule that stands in the way is a click away', async () => {
+    const slug = await bringInWalk('Held');
+    await show(`/board/${slug}/walk-keys/slide`);
+    expect(bench().textContent).toContain('Acts while these keys are held.');
+    const on = (await field(/^Press the keys/)) as HTMLInputElement;
+    press(on, 'z', 'KeyZ');
+    await until(() => bench().querySelector('[data-kind="free"]'));
+    expect(screen.queryByRole('button', { name: 'Held' })).toBeNull();
+    press(on, 'Enter');
+    await until(async () => (await heldIn(slug)).slide?.includes('hold:Z'));
+    cleanup();
+    await openPage(`/board/${slug}/walk-keys/mend`);
+    press(await field(/^Press the keys/), 'x', 'KeyX');
+    await until(() => bench().querySelector('[data-kind="not allowed"]'));
+    const rule = within(bench()).getByRole('link', { name: 'See the rule' });
+    expect(rule.getAttribute('href')).toBe(`/shelf/allows/${slug}#forms`);
+    press(await field(/^Press the keys/), 'Escape', 'Escape', { ctrlKey: true });
+    await until(() => within(bench()).queryByRole('link', { name: 'See the rule' }) === null);
+  });
+});
+
 describe('the check list', () => {
   it('mends what is wrong one by one, each fix a ticket, and says when nothing is left', async () => {
     const slug = await bringInWalk('Checked');

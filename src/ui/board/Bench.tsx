@@ -1,12 +1,14 @@
 'use client';
 
 import Button from '@mui/material/Button';
+import Link from 'next/link';
 import { memo } from 'react';
 import { describeReason, shortReason } from '@/core/advice/describeReason';
 import type { Suggestion } from '@/core/advice/suggest';
 import type { ChordText } from '@/core/chord/chord';
 import type { Choice } from '@/core/clash/choices';
 import type { Judged } from '@/core/clash/judge';
+import type { FindingKind } from '@/core/clash/verdict';
 import type { CommandId } from '@/core/program/program';
 import { compareReach, describeReach } from '@/core/reach/describeReach';
 import { listed, plainWords, type Sentence } from '@/core/text/sentence';
@@ -20,6 +22,13 @@ import type { BenchProps } from './benchProps';
 import styles from './board.module.css';
 import { Capture } from './Capture';
 import { Mark, markOf } from './Mark';
+
+/** Under which heading a program says what stands in the way. */
+const RULE_OF: Readonly<Partial<Record<FindingKind, string>>> = {
+  'not allowed': 'forms',
+  'no sequences': 'forms',
+  'fixed by the program': 'fixed',
+};
 
 /** One command: where it lives, its keys, new ones pressed or typed, what they mean, and the ways to go on. */
 export function Bench(props: BenchProps) {
@@ -64,6 +73,7 @@ export function Bench(props: BenchProps) {
           key={command.id}
           name={command.name}
           judged={judged}
+          onlyHeld={props.onlyHeld}
           // Whoever has pressed something knows how; the room is for better keys, so that the bench stays as high as it is.
           beside={judged && best}
           captureRef={props.captureRef}
@@ -87,6 +97,14 @@ export function Bench(props: BenchProps) {
               <Mark state={markOf(weight, kind)} />
               <p>
                 <SentenceView sentence={sentence} />
+                {RULE_OF[kind] !== undefined && (
+                  <>
+                    {' '}
+                    <Link href={`${props.rulesAddress}#${RULE_OF[kind]}`} prefetch={false}>
+                      See the rule
+                    </Link>
+                  </>
+                )}
               </p>
             </Row>
           ))}

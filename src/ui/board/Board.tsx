@@ -115,7 +115,7 @@ export function Board({ view, advice, links, initialCommand, initialShown }: Pro
           onOpen={bench.openBench}
         />
         <div className={`panes first ${styles.middle}`}>
-          <Bench {...bench.props} actions={actionsFor} />
+          <Bench {...bench.props} rulesAddress={`/shelf/allows/${programSlug}`} actions={actionsFor} />
           <Suspense>
             <KeyboardView
               {...{ index, reach }}

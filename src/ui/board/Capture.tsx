@@ -16,6 +16,8 @@ import { TypeKeys } from './TypeKeys';
 type Props = {
   readonly name: string;
   readonly judged: Judged | null;
+  /** Whether every press is taken as held. */
+  readonly onlyHeld: boolean;
   /** What stands beside it instead of how to go on. */
   readonly beside: ReactNode;
   readonly captureRef: RefObject<HTMLInputElement | null>;
@@ -26,7 +28,7 @@ type Props = {
 };
 
 /** The field that is pressed into, and the one that is typed into for keys that can't be pressed here. */
-export function Capture({ name, judged, beside, captureRef, onPropose, onFirst, onLeave }: Props) {
+export function Capture({ name, judged, onlyHeld, beside, captureRef, onPropose, onFirst, onLeave }: Props) {
   const { platform, where } = useSettings();
   const [typing, setTyping] = useState(false);
   const press = (event: KeyboardEvent) => {
@@ -59,7 +61,8 @@ export function Capture({ name, judged, beside, captureRef, onPropose, onFirst, 
           {judged ? <KeyCaps chord={judged.chord} big /> : <span className="soft">Press keys…</span>}
         </span>
       </div>
-      {judged && !judged.chord.includes(' ') && (
+      {onlyHeld && <span className="soft small">Acts while these keys are held.</span>}
+      {judged && !onlyHeld && !judged.chord.includes(' ') && (
         <ToggleButton
           value="held"
           selected={judged.chord.startsWith('hold:')}

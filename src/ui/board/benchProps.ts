@@ -15,6 +15,10 @@ export type BenchProps = {
   readonly bindings: readonly Binding[];
   readonly factory: readonly Binding[];
   readonly spare: boolean;
+  /** Whether it acts only while keys are held, so that every press is taken so. */
+  readonly onlyHeld: boolean;
+  /** Where what the program allows is said. */
+  readonly rulesAddress: string;
   readonly isFixed: (chord: ChordText) => boolean;
   readonly judged: Judged | null;
   readonly offered: readonly Choice[];

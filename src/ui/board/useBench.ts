@@ -1,10 +1,12 @@
 import type { RefObject } from 'react';
 import type { AdviceView } from '@/core/advice/adviceView';
-import type { Modifier } from '@/core/chord/chord';
+import type { ChordText, Modifier } from '@/core/chord/chord';
 import type { ClashIndex } from '@/core/clash/clashIndex';
 import type { Draft } from '@/core/keymap/draft';
 import type { CommandId } from '@/core/program/program';
+import { takenAs } from '@/core/program/takenAs';
 import type { DraftActions } from '../draft/useDraft';
+import { useStable } from '../kit/useStable';
 import type { Question } from '../parts/ConfirmDialog';
 import { useAdvice } from './useAdvice';
 import { useBenchFacts } from './useBenchFacts';
@@ -28,8 +30,11 @@ type Given = {
 export function useBench({ index, draft, actions, advice, initial, showLayer, ask, search }: Given) {
   const { facts } = index;
   const selection = useSelection(draft, initial, showLayer);
-  const { selectedId, proposed, chain, capture, select, propose, openBench, setProposed } = selection;
+  const { selectedId, proposed, chain, capture, select, openBench, setProposed } = selection;
   const selected = (selectedId === null ? undefined : facts.commands.get(selectedId)) ?? null;
+  const propose = useStable((chord: ChordText | null): void =>
+    selection.propose(chord && selected ? takenAs(chord, selected, facts.program.rules) : chord),
+  );
   const about = useBenchFacts(facts, draft.current, selected);
   const { reach, ready, advisor, best, uses, ownKeys } = useAdvice(facts, index, advice, selected);
   const { judged, answered, offered, first, keepOwn, setKeepOwn } = useVerdict(index, selected, proposed);

@@ -5,6 +5,7 @@ import { neighborsOf } from '@/core/finder/finderRows';
 import type { Draft } from '@/core/keymap/draft';
 import { bindingsOf } from '@/core/keymap/keymap';
 import type { Command } from '@/core/program/program';
+import { actsOnlyHeld } from '@/core/program/takenAs';
 
 const NO_NEIGHBORS = { before: null, after: null };
 
@@ -21,6 +22,7 @@ export function useBenchFacts(facts: ProgramFacts, draft: Draft, command: Comman
     factory,
     isFixed,
     contextName: program.contexts.find((one) => one.id === command?.context)?.name ?? 'everywhere',
+    onlyHeld: command !== null && actsOnlyHeld(command, program.rules),
     spare: command !== null && draft.keymap.spares.has(command.id),
     neighbors: (command && around.get(command)) ?? NO_NEIGHBORS,
   };
