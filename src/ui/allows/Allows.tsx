@@ -10,12 +10,13 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
 import Link from 'next/link';
-import { useEffect, useMemo } from 'react';
+import { useMemo } from 'react';
 import { FORMS, type Form, KIND_PLURALS, KINDS, type Rules } from '@/core/program/program';
 import type { ProgramEdit } from '@/core/program/programEdits';
 import type { ProgramView } from '@/core/program/programView';
 import { entryOf } from '@/core/text/entryOf';
 import { Tick } from '../kit/Tick';
+import { useNamedPlace } from '../parts/useNamedPlace';
 import { useNotice } from '../shell/Notices';
 import { unpacked } from '../shell/unpacked';
 import { useKept } from '../sync/useKept';
@@ -49,11 +50,7 @@ export function Allows({ initial }: { initial: ProgramView }) {
   };
   const step: Step = (title, facts) => send({ kind: 'facts', title, facts }, `${title}. Stored.`);
   const rule = (title: string, values: Partial<Rules>) => void step(title, { rules: { ...rules, ...values } });
-  // The page is drawn after the browser has looked for what the address names.
-  useEffect(() => {
-    const named = document.getElementById(window.location.hash.slice(1));
-    named?.scrollIntoView({ block: 'start' });
-  }, []);
+  useNamedPlace();
   const menus = [...new Set(commands.map((one) => one.path[0] ?? ''))].filter((menu) => menu !== '');
   return (
     <div className="screen">
