@@ -74,7 +74,8 @@ describe('the order of a change list', () => {
       }),
       { numRuns: 200 },
     );
-    expect(rings).toBeGreaterThan(100);
+    // On the average 115.
+    expect(rings).toBeGreaterThan(40);
   });
 
   it('of a ring frees the one that most wait for, then the first; what it keeps it keeps', () => {
