@@ -26,8 +26,9 @@ if (positionals.length === 0) {
   process.exit(1);
 }
 install();
-for (const folder of positionals) await tryFolder(folder.replace(/^src\//, '').replace(/\/$/, ''));
-console.log(positionals.map((folder) => tableOf(foundOf(folder.replace(/^src\//, '').replace(/\/$/, '')))).join('\n'));
+const folders = positionals.map((folder) => folder.replace(/^src\//, '').replace(/\/$/, ''));
+for (const folder of folders) await tryFolder(folder);
+console.log(folders.map((folder) => tableOf(foundOf(folder))).join('\n'));
 
 function foundOf(folder) {
   const file = join(root, '.mutants', `${folder.replaceAll('/', '-')}.jsonl`);

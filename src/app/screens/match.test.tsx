@@ -13,6 +13,7 @@ import {
   press,
   region,
   said,
+  submit,
   tick,
   until,
   untilIs,
@@ -129,12 +130,9 @@ describe('a match', () => {
     await openPage(`/match/${here}/walk-keys?like=${there}%2Fwalk-keys`);
     await settled();
     await click('Derive a new keymap…');
-    const name = await field(/^Name/);
-    fireEvent.change(name, { target: { value: ' ' } });
-    fireEvent.submit(name.closest('form') as HTMLFormElement);
+    await submit(/^Name/, ' ');
     await said('Give it a name.');
-    fireEvent.change(name, { target: { value: 'Derived' } });
-    fireEvent.submit(name.closest('form') as HTMLFormElement);
+    await submit(/^Name/, 'Derived');
     await until(() => window.location.pathname === `/match/${here}/derived`);
     await said(/nothing has changed there since/);
     expect((await heldIn(here, 'derived')).wash).toEqual(['F6']);

@@ -12,9 +12,9 @@ import {
   press,
   region,
   said,
+  submit,
   take,
   tick,
-  type,
   until,
   untilIs,
   WAIT,
@@ -146,11 +146,9 @@ describe('a sheet', () => {
     await until(() => screen.queryByRole('dialog') === null);
     await until(() => words().includes('Tone'));
     await click('Keep this sheet…');
-    const name = await type(/^Name/, '');
-    fireEvent.submit(name.closest('form') as HTMLFormElement);
+    await submit(/^Name/, '');
     await said('Give it a name.');
-    fireEvent.change(name, { target: { value: 'Pocket three' } });
-    fireEvent.submit(name.closest('form') as HTMLFormElement);
+    await submit(/^Name/, 'Pocket three');
     await until(async () => (await sheets()).some((one) => one.name === 'Pocket three'));
     expect((await sheets()).find((one) => one.name === 'Pocket three')?.spec).toMatchObject({
       contents: 'picked',

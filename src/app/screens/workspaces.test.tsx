@@ -11,10 +11,10 @@ import {
   click,
   clickIn,
   dialog,
-  field,
   press,
   region,
   said,
+  submit,
   tick,
   type,
   until,
@@ -41,11 +41,6 @@ const part = (name: string) => click(new RegExp(`^${name}$`));
 const switchTo = async (name: string): Promise<void> => {
   await click(new RegExp(`^(?:Switch|Back) to it \\(${name}`));
   await standsAs(name);
-};
-const submit = async (name: string, value: string): Promise<void> => {
-  const one = await field(name);
-  fireEvent.change(one, { target: { value } });
-  fireEvent.submit(one.closest('form') as HTMLFormElement);
 };
 
 describe('the editors of a workspace', () => {

@@ -47,6 +47,10 @@ export async function type(name: Name, value: string): Promise<HTMLElement> {
   fireEvent.change(one, { target: { value } });
   return one;
 }
+export async function submit(name: Name, value: string): Promise<void> {
+  const one = await type(name, value);
+  fireEvent.submit(one.closest('form') as HTMLFormElement);
+}
 export const press = (on: Element, key: string, code = key, held: object = {}): boolean =>
   fireEvent.keyDown(on, { key, code, ...held });
 
