@@ -1,17 +1,9 @@
 import { open, still } from './support/browser';
+import { test } from './support/lookAt';
 import { misfits } from './support/misfits';
 import { MAIN, MAIN_SCREENS } from './support/screens';
-import { expect, test } from './support/test';
+import { expect } from './support/test';
 
-/** The windows people have; the last two are a window of 1280x800 at 200 %, and one of 1280x1024 at 400 %. */
-const WINDOWS = [
-  [1024, 700],
-  [1280, 800],
-  [1920, 1080],
-  [2560, 1440],
-  [640, 400],
-  [320, 256],
-] as const;
 test('every screen named here is there, and what does not fit would be told', async ({ page }) => {
   expect(MAIN_SCREENS.map(([name]) => name)).toEqual(MAIN);
   await open(page, '/shelf');
@@ -32,25 +24,6 @@ test('every screen named here is there, and what does not fit would be told', as
   expect(found.some((one) => one.includes('has no size'))).toBe(true);
   expect(found).toContain("“in the brush list” can't be seen");
 });
-
-for (const [name, address, prepare] of MAIN_SCREENS) {
-  test(`${name}: fits every window, and 200 and 400 %`, async ({ page }) => {
-    test.setTimeout(90_000);
-    await open(page, address);
-    await prepare?.(page);
-    const bad: string[] = [];
-    for (const [width, height] of WINDOWS) {
-      await page.setViewportSize({ width, height });
-      await still(page);
-      const found = [...(await misfits(page))];
-      // Only a page of one column is scrolled as a whole.
-      const high = await page.evaluate(() => document.documentElement.scrollHeight);
-      if (width >= 1024 && high > height) found.push(`the page is ${high} high`);
-      bad.push(...found.map((one) => `${width}x${height}: ${one}`));
-    }
-    expect(bad).toEqual([]);
-  });
-}
 
 test('bench, keyboard, pool and legend stand whole on the Board at 1280x800, also with what is free', async ({
   page,

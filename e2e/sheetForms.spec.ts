@@ -33,11 +33,11 @@ test('several programs stand side by side, and only where their keys differ', as
   const sheet = page.getByRole('img', { name: /^Page 1/ });
   await expect(sheet).toContainText('Tarnlight, Nibshore, Quillmoor');
   await expect(sheet).toContainText('Nibshore · My painting hand');
-  const all = Number(/(\d+) shortcuts/.exec((await page.getByRole('status').first().textContent()) ?? '')?.[1]);
+  const all = Number(/(\d+) lines/.exec((await page.getByRole('status').first().textContent()) ?? '')?.[1]);
   await page.getByRole('checkbox', { name: 'Only where keys differ' }).check();
   await expect(page.getByText('Only where keys differ').first()).toBeVisible();
   await expect
-    .poll(async () => Number(/(\d+) shortcuts/.exec((await page.getByRole('status').first().textContent()) ?? '')?.[1]))
+    .poll(async () => Number(/(\d+) lines/.exec((await page.getByRole('status').first().textContent()) ?? '')?.[1]))
     .toBeLessThan(all);
   const query = new URL(page.url()).searchParams;
   const csv = await page.request.get(`/api/sheets?${KEPT}&${query}&as=csv`);

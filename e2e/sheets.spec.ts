@@ -16,7 +16,7 @@ test('the PDF has the keys of the preview, in its places and order, in embedded 
   for (const font of fonts) expect(font, font).toMatch(/ yes yes yes /);
   const facts = tool('pdfinfo', pdfFile);
   expect(facts).toMatch(/Tagged:\s+yes/);
-  await expect(page.getByRole('status').filter({ hasText: 'shortcuts on' })).toContainText(
+  await expect(page.getByRole('status').filter({ hasText: 'commands on' })).toContainText(
     `${/Pages:\s+(\d+)/.exec(facts)?.[1]} pages`,
   );
 

@@ -90,7 +90,7 @@ test('a workspace is arranged by mouse: panels dragged, stacked, floated, sized;
   await expect(steps(page)).toContainText('Move Crop tool on the tool rail');
   await part(page, 'Menus');
   await page.getByRole('button', { name: 'Light', exact: true }).click();
-  await page.getByText('Madder', { exact: true }).click();
+  await page.getByRole('button', { name: 'Madder red' }).click();
   await page.getByRole('button', { name: 'Mark Levels in Madder' }).click();
   await part(page, 'Appearance');
   await page.getByLabel('Brightness').fill('25');

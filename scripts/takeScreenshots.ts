@@ -31,7 +31,7 @@ const switched = async (page: Page) => {
 const PAPERS: readonly (readonly [name: string, query: string])[] = [
   ['pdf-desk', 'program=tarnlight&keymap=sheet-retouching&contents=all&notation=both&group=task&paper=A3'],
   ['pdf-cards', 'program=tarnlight&keymap=sheet-retouching&contents=yours&form=card&fold=true&way=upright'],
-  ['pdf-poster', 'program=nibshore&keymap=my-painting-hand&contents=all&form=poster&paper=A3'],
+  ['pdf-poster', 'program=tarnlight&keymap=sheet-retouching&contents=all&form=poster&layers=together'],
 ];
 const VIEWS: readonly (readonly [name: string, address: string, prepare?: (page: Page) => Promise<unknown>])[] = [
   ['shelf', '/shelf'],

@@ -34,6 +34,8 @@ describe('what is stored', () => {
       }),
     );
     expect(sheet('nonsense')).toEqual(DEFAULT_SHEET);
+    // Of what stands twice where it may stand once, one is kept.
+    expect(sheet({ ...DEFAULT_SHEET, programs: ['a/b', 'a/b', 'c/d'] }).programs).toEqual(['a/b', 'c/d']);
   });
 
   it('keeps of a list what may be, and of a part that lacks something what it has', () => {

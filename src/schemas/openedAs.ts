@@ -22,8 +22,17 @@ function openedObject(schema: Joi.Schema, stored: unknown, usual: object): objec
 function openedField(field: Joi.Schema, stored: unknown, usual: unknown): unknown {
   if (stored === undefined) return usual;
   if (fits(field, stored)) return stored;
-  if (Array.isArray(stored) && Array.isArray(usual)) return stored.filter((one) => fits(field, [one]));
+  if (Array.isArray(stored) && Array.isArray(usual)) return openedList(field, stored);
   return isObject(stored) && isObject(usual) ? openedObject(field, stored, usual) : usual;
+}
+
+/** Of a list what may be, each by itself and beside the others. */
+function openedList(field: Joi.Schema, stored: readonly unknown[]): readonly unknown[] {
+  const alone = stored.filter((one) => fits(field, [one]));
+  if (fits(field, alone)) return alone;
+  const kept: unknown[] = [];
+  for (const one of alone) if (fits(field, [...kept, one])) kept.push(one);
+  return kept;
 }
 
 const fits = (schema: Joi.Schema, value: unknown): boolean => !schema.validate(value, { convert: false }).error;

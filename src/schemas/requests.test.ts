@@ -9,7 +9,7 @@ type Body = (body: unknown) => unknown;
 const ticket = { title: 'Undo', changes: [{ command: 'undo', before: [], after: [{ chord: 'F2' }] }] };
 const wishes = {
   ...{ wishes: ['undo'], layers: [['Alt'], []], functionKeys: true, spendSpares: false, spendBelow: null },
-  ...{ pins: [['undo', 'F2']], forbids: [], stays: [] },
+  ...{ pins: [['undo', 'F2']], forbids: [], stays: [], settled: [['undo', null]] },
 };
 const { contexts, rules, commands } = sampleProgram;
 
@@ -94,6 +94,7 @@ const TABLE: readonly (readonly [name: string, body: Body, good: object, wrong: 
     [
       { wishes: ['undo', 'undo'] },
       { wishes: [''] },
+      { settled: [['undo']] },
       { layers: [['Alt', 'Alt']] },
       { layers: [['Hyper']] },
       { functionKeys: undefined },

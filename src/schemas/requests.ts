@@ -114,6 +114,10 @@ export const wishList = shape<WishList>({
   pins: commandChords.required(),
   forbids: commandChords.required(),
   stays: commandIds.required(),
+  settled: Joi.array()
+    .items(Joi.array().ordered(commandId.required(), chord.allow(null).required()))
+    .max(20_000)
+    .required(),
 });
 export const wishListBody = (body: Body) => check(wishList, body, 'This wish list');
 

@@ -7,14 +7,17 @@ import {
   DEFAULT_SHEET,
   EXTRAS,
   FORMS,
+  type Form,
   GROUPINGS,
   MOST_PAGES,
   MOST_PROGRAMS,
   NOTES,
   ORDERS,
   PAPERS,
+  POSTER_LAYERS,
   SHEET_NOTATIONS,
   type SheetSpec,
+  usualSheet,
   WAYS,
 } from '../core/sheet/sheetSpec';
 import { check, commandId, keymapName } from './schemas';
@@ -46,6 +49,7 @@ const choices: Readonly<Record<keyof SheetSpec, Joi.Schema>> = {
   way: one(WAYS),
   card: one(Object.keys(CARDS)),
   note: one(Object.keys(NOTES)),
+  layers: one(POSTER_LAYERS),
   fold: Joi.boolean(),
   pages: Joi.number().integer().min(0).max(MOST_PAGES),
   base: Joi.string().max(200).allow(''),
@@ -56,8 +60,10 @@ const choices: Readonly<Record<keyof SheetSpec, Joi.Schema>> = {
 /** The choices of a sheet from an address; what is unknown or missing there falls back to the usual. */
 export function sheetOptions(query: Readonly<Record<string, unknown>>): SheetSpec {
   const given = sheetFromQuery(query);
+  const form = choices.form.validate(given.form);
+  const usually = form.error || given.form === undefined ? DEFAULT_SHEET : usualSheet(form.value as Form);
   return Object.fromEntries(
-    Object.entries(DEFAULT_SHEET).map(([name, usual]) => {
+    Object.entries(usually).map(([name, usual]) => {
       const result = choices[name as keyof SheetSpec].required().validate(given[name], { convert: false });
       return [name, result.error ? usual : result.value];
     }),

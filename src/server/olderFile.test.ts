@@ -28,7 +28,7 @@ it('opens a file that an older version wrote, whole, and goes on with it', async
   const [program, keymap] = ['tarnlight', 'sheet-retouching'];
   const view = await loadKeymapView(program, keymap);
   expect(view.bindings.length).toBe(shelf[0]?.keymaps[1]?.bindings);
-  expect([view.tape.length, view.program.contexts.length, (await loadHistory(view.draft.id)).length]).toEqual([
+  expect([view.tape.length, view.program.contexts.length, (await loadHistory(view.draft.id)).versions.length]).toEqual([
     5, 4, 2,
   ]);
   expect((await loadVersionedSettings()).value).toMatchObject({ lamp: 'dim', person: 'Plate retoucher' });

@@ -7,6 +7,8 @@ import { NO_WISHES } from '../core/advice/wishList';
 import { type Said, withSaid } from '../core/counterpart/knownPairs';
 import { toProgramFile } from '../core/file/programFile';
 import { keymapOf, type Row, rowsOf } from '../core/keymap/keymap';
+import { putBack } from '../core/keymap/putBack';
+import type { Ticket } from '../core/keymap/ticket';
 import { DEFAULT_FORMS } from '../core/program/program';
 import { sampleProgram } from '../core/testing/sampleProgram';
 import { EMPTY_PLAN } from '../core/transfer/matchPlan';
@@ -16,7 +18,7 @@ import { closeDatabase, database, inOneMoment, openDatabaseFile } from './databa
 import { seedDemo } from './demo/seedDemo';
 import { readProgramFile, understand } from './reading/understand';
 import { bindingsOfRow, findKeymap, keymapById, listKeymaps, loadBindings } from './repositories/keymaps';
-import { findProgram } from './repositories/programs';
+import { findProgram, listPrograms } from './repositories/programs';
 import { discardDraft, editKeymap, keepAsNew, keepKeymap, moveOnTape } from './testing/draftSteps';
 import { onOwnData } from './testing/onOwnData';
 import { loadWishes, saveUses, saveWishList } from './useCases/advice';
@@ -224,12 +226,46 @@ describe('marks, pulled tickets, history and locks', () => {
     });
     await keepKeymap(mine.id, three.revision);
     expect((await loadKeymapView(slug, 'mine')).tape.map((ticket) => ticket.pulled)).toEqual([undefined, [1]]);
-    const history = await loadHistory(mine.id);
+    const { versions: history } = await loadHistory(mine.id);
     expect(history.map(({ number, changes, toHere }) => [number, changes.length, toHere.length])).toEqual([
       [3, 1, 0],
       [2, 1, 1],
       [1, 0, 0],
     ]);
+  });
+
+  it('what was undone and passed over is left aside until the keymap is kept, a lot at a time', async () => {
+    const { mine } = await fresh();
+    const two = await editKeymap(
+      mine.id,
+      (await editKeymap(mine.id, 1, give('trim', 'F3'))).revision,
+      give('fill', 'F4'),
+    );
+    const undone = await moveOnTape(mine.id, two.revision, 0);
+    const other = await editKeymap(mine.id, undone.revision, give('dab', 'F7'));
+    const again = await editKeymap(
+      mine.id,
+      (await moveOnTape(mine.id, other.revision, 0)).revision,
+      give('trim', 'F8'),
+    );
+    expect([undone.leftAside, other.leftAside, again.leftAside]).toEqual([0, 2, 3]);
+    const { leftAside } = await loadHistory(mine.id);
+    expect(leftAside.map(({ tickets }) => tickets.map(({ changes }) => changes[0]?.command))).toEqual([
+      ['dab'],
+      ['trim', 'fill'],
+    ]);
+    // Put back, the commands get what they had, whatever came since; the last of them, as it is now.
+    const lot = putBack(await loadBindings(mine.id), leftAside[1]?.tickets ?? []);
+    const back = await editKeymap(mine.id, again.revision, lot as Ticket);
+    expect(await stored(mine.id)).toEqual(
+      expect.arrayContaining([
+        ['trim', 'F3'],
+        ['fill', 'F4'],
+      ]),
+    );
+    expect(putBack(await loadBindings(mine.id), leftAside[1]?.tickets ?? [])).toBeNull();
+    expect((await keepKeymap(mine.id, back.revision)).leftAside).toBe(0);
+    expect((await loadHistory(mine.id)).leftAside).toEqual([]);
   });
 
   it('a locked keymap takes no edit until it is unlocked', async () => {
@@ -394,6 +430,12 @@ describe('advice', () => {
     const undo = elsewhere.find((one) => one.command === 'Undo');
     expect(undo).toMatchObject({ chord: 'Mod+Z', program: expect.stringMatching(/^Sample \d+$/) });
     expect(elsewhere.map((one) => one.program)).not.toContain((await findProgram(slug)).name);
+    // Only where the two surely do the same: once it is said that they don't, their keys are no reason.
+    const other = (await listPrograms()).find(({ name }) => name === undo?.program)?.slug ?? '';
+    await sayCounterpart(slug, undo?.of ?? '', other, null);
+    const after = (await loadWishes(slug, 'mine')).elsewhere;
+    expect(after.filter(({ program, of }) => program === undo?.program && of === undo?.of)).toEqual([]);
+    expect(after.length).toBeGreaterThan(0);
   });
 });
 

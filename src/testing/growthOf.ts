@@ -21,13 +21,18 @@ export function growthOf(work: (size: number) => void, allowed: number, size: nu
     const { user, system } = process.cpuUsage(begun);
     return (user + system) / 1000;
   };
+  // What is over at one size may be the machine's doing; at twice the size as well it is the work's.
+  let over = false;
   for (let n = size; ; n *= 2) {
     let [once, fourfold] = [Number.POSITIVE_INFINITY, Number.POSITIVE_INFINITY];
     for (let tries = 0; tries < FEWEST || (tries < MOST && Math.sqrt(fourfold / once) >= allowed); tries++) {
       once = Math.min(once, time(n));
       fourfold = Math.min(fourfold, time(4 * n));
     }
-    if (fourfold >= ENOUGH) return Math.sqrt(fourfold / once);
-    if (4 * n >= largest) return 1;
+    const growth = Math.sqrt(fourfold / once);
+    if (fourfold >= ENOUGH) {
+      if (growth < allowed || over || 8 * n > largest) return growth;
+      over = true;
+    } else if (4 * n >= largest) return 1;
   }
 }

@@ -6,6 +6,7 @@ import { type OtherAction, otherActions } from '../core/comparison/otherActions'
 import type { Counterpart } from '../core/counterpart/counterpart';
 import { counterpartsOf, type Side } from '../core/counterpart/counterpartsOf';
 import type { Said } from '../core/counterpart/knownPairs';
+import { sureOf } from '../core/counterpart/surePairs';
 import type { Desktop } from '../core/desktop/desktopKeys';
 import { usesOf } from '../core/effort/uses';
 import type { KeyboardChoice } from '../core/keyboard/keyboard';
@@ -109,9 +110,7 @@ function answer(
       ),
     );
   const theirKeys = here(task.theirs);
-  const pairs = counterparts.flatMap(({ command, counterpart, confidence }): CommandPair[] =>
-    confidence === 'sure' && counterpart !== null ? [{ mine: command, theirs: counterpart }] : [],
-  );
+  const pairs = sureOf(counterparts).map(([mine, theirs]): CommandPair => ({ mine, theirs }));
   const usesThere = (id: CommandId): number => {
     const command = theirCommands.get(id);
     return command ? usesOf(command, toldThere) : 0;

@@ -268,9 +268,9 @@ describe('the bar', () => {
     await until(() => marks('choice').length > 0);
     press(on, 'Enter');
     await until(async () => (await stored('packet-pictures')).draft.cursor === draft.cursor + 1);
-    const versions = (await loadHistory(draft.id)).length;
+    const versions = (await loadHistory(draft.id)).versions.length;
     await click('Keep changes');
-    await until(async () => (await loadHistory(draft.id)).length === versions + 1);
+    await until(async () => (await loadHistory(draft.id)).versions.length === versions + 1);
     await choose(/^More for Packet pictures/, 'Kept versions…');
     const shown = await dialog('Kept versions of Packet pictures');
     await clickIn(shown, `Go back to version ${versions}`);

@@ -91,6 +91,17 @@ describe('a keymap is kept', () => {
     await said('These commands are on their factory keys already.');
   });
 
+  it('offers back what a command took that goes back to its factory keys', async () => {
+    const slug = await bringInWalk('Owing');
+    await giveKeys(slug, { mend: ['Alt+W'], wash: [] });
+    await show(`/board/${slug}/walk-keys/mend`);
+    await choose(/^More for Mend/, 'Back to its factory keys');
+    await untilIs(async () => (await heldIn(slug)).mend, ['F9']);
+    await said('Mend back to factory. Alt+W is free again.');
+    await click('Give it back to Wash');
+    await untilIs(async () => (await heldIn(slug)).wash, ['Alt+W']);
+  });
+
   it('is locked and unlocked, and says so to whoever would change it', async () => {
     const slug = await bringInWalk('Locked');
     await show(`/board/${slug}/walk-keys/mend`);
@@ -143,12 +154,15 @@ describe('the tape', () => {
     const pull = (place: number) =>
       fireEvent.click(screen.getAllByRole('button', { name: /^Pull out/ })[place] as HTMLElement);
     pull(1);
+    await said('“Elsewhere” is pulled out. Undo puts it back.');
+    // The way out is gone with what it pulled; the focus is where one goes on.
+    expect(document.activeElement?.closest('li')).not.toBeNull();
     await tickets(4);
     await untilIs(async () => (await heldIn(slug)).mend, ['F9']);
     // Gild took the keys that Wash had left.
     pull(0);
     const asked = await dialog();
-    expect(asked.textContent).toContain('1 later ticket');
+    expect(asked.textContent).toContain('1 later ticket rests on it');
     await clickIn(asked, 'Pull out all 2');
     await tickets(5);
     await untilIs(async () => (await heldIn(slug)).wash, ['Alt+W']);
@@ -156,6 +170,47 @@ describe('the tape', () => {
     await click('Undo');
     await tickets(3);
     await untilIs(async () => (await heldIn(slug)).gild, ['Alt+W']);
+  });
+
+  it('says what each ticket did: added, removed, moved, on turns with another', async () => {
+    const slug = await bringInWalk('Truth');
+    await giveKeys(slug, { mend: ['F9', 'F4'] });
+    await giveKeys(slug, { mend: ['F4'] });
+    await giveKeys(slug, { press: ['S'] });
+    await giveKeys(slug, { gild: ['Alt+W'], wash: ['F2'] });
+    await show(`/board/${slug}/walk-keys/mend`);
+    const deeds = [...document.querySelectorAll('[aria-label="Change tape"] li p')].map((one) =>
+      // Without the caps, which say the same again.
+      [...one.childNodes].map((part) => (part as Element).querySelector?.('.hidden')?.textContent ?? part.textContent),
+    );
+    expect(deeds.map((words) => words.join(''))).toEqual([
+      'added F4',
+      'removed F9',
+      'given S, on turns with Stamp',
+      'moved Alt+G to Alt+W; taken from Wash, which gets F2',
+    ]);
+  });
+
+  it('keeps what was undone and passed over beside it, to be put back until the keymap is kept', async () => {
+    const slug = await bringInWalk('Aside');
+    await giveKeys(slug, { wash: ['F2'] });
+    await giveKeys(slug, { mend: ['Shift+F3'] });
+    await show(`/board/${slug}/walk-keys/dot`);
+    await click('Undo');
+    await click('Undo');
+    await until(() => tape().includes('2 undone'));
+    press(await field(/^Press the keys/), 'W', 'KeyW', { altKey: true });
+    await until(() => bench().querySelector('[data-choice=take]'));
+    fireEvent.click(bench().querySelector('[data-choice=take]') as Element);
+    await click('2 left aside');
+    const history = await dialog(/^Kept versions/);
+    await within(history).findByRole('region', { name: 'Left aside' }, WAIT);
+    await clickIn(history, 'Put back All 2 together');
+    await untilIs(async () => [(await heldIn(slug)).wash, (await heldIn(slug)).mend], [['F2'], ['Shift+F3']]);
+    await until(() => within(history).getAllByText('as it is now').length >= 3);
+    await clickIn(history, 'Close');
+    await click('Keep changes');
+    await until(() => !tape().includes('left aside'));
   });
 
   it('opens what a ticket touched, and all lines of one that touched many', async () => {
@@ -228,6 +283,9 @@ describe('the check list', () => {
     const list = await dialog();
     await until(() => list.textContent?.includes('to look at'));
     await clickIn(list, /^Give it back/);
+    await until(() => list.textContent?.includes('Undo: done, and on the tape.'));
+    // The focus stands on the next that can be mended.
+    await until(() => /^Move Mend to/.test(document.activeElement?.textContent ?? ''));
     await untilIs(async () => (await heldIn(slug)).undo, ['Mod+Z']);
     await clickIn(list, /^Move Mend to/);
     await until(async () => !(await heldIn(slug)).mend?.includes('Alt+F4'));
@@ -235,6 +293,22 @@ describe('the check list', () => {
     expect((await viewOf(slug)).tape.length).toBeGreaterThanOrEqual(3);
     await clickIn(list, 'Close');
     await until(() => screen.queryByRole('dialog') === null);
+  });
+
+  it('settles all clashes at once, keepers and whoever is used most in place, as one ticket', async () => {
+    const slug = await bringInWalk('Clashing');
+    await giveKeys(slug, { mend: ['Mod+Z'], wash: ['F7'], far: ['F7', 'Shift+F8'] });
+    await show(`/board/${slug}/walk-keys?show=check`);
+    const list = await dialog();
+    await within(list).findByRole('region', { name: 'All clashes at once' }, WAIT);
+    await clickIn(list, 'What becomes of whom');
+    await until(() => /Mend leaves .* to Undo and gets/.test(list.textContent ?? ''));
+    await clickIn(list, 'Settle them all');
+    await until(async () => (await viewOf(slug)).tape.at(-1)?.title === 'Settle 2 clashes');
+    const held = await heldIn(slug);
+    expect(held.undo).toEqual(['Mod+Z']);
+    expect(['press-flat', 'wash', 'far'].filter((id) => held[id]?.includes('F7'))).toHaveLength(1);
+    await until(() => list.textContent?.includes('Nothing is wrong in this keymap'));
   });
 });
 
@@ -250,6 +324,13 @@ describe('the keyboard', () => {
     const number = Number(/\d+/.exec(alt.textContent ?? '')?.[0]);
     expect(number).toBeGreaterThan(10);
     await until(() => keyboard.querySelectorAll('[data-free="true"]').length === number);
+    await clickIn(keyboard, 'Whole keyboard');
+    await until(
+      () =>
+        keyboard.querySelectorAll('[data-free="true"]').length ===
+        Number(/\d+/.exec(within(layers).getByRole('button', { name: /^Alt \d/ }).textContent ?? '')?.[0]),
+    );
+    expect(keyboard.querySelector('[data-code="Tab"]')?.getAttribute('aria-label')).not.toContain('free');
     await clickIn(keyboard, 'Reach');
     await until(() => within(keyboard).queryAllByRole('button', { name: /reach \d\.\d\d$/ }).length > 20);
     cleanup();

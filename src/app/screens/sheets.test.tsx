@@ -35,7 +35,7 @@ const words = () => {
 };
 const count = () =>
   Number(
-    /^(\d+) shortcuts? on/.exec(
+    /^(\d+) (?:command|line|step)s? on/.exec(
       screen
         .getAllByRole('status')
         .map((one) => one.textContent)

@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { fireEvent, screen, within } from '@testing-library/react';
+import { createEvent, fireEvent, screen, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import { onScreens, openPage } from '../testing/openPage';
 import { button, click, press, take, until, untilIs, WAIT } from '../testing/touch';
@@ -14,9 +14,13 @@ const stage = () => screen.getByRole('application');
 const latest = () => screen.queryByRole('log')?.querySelector<HTMLElement>('li');
 const fired = () => latest()?.dataset.fired ?? null;
 const said = () => latest()?.textContent ?? '';
+/** Keys pressed and let go of at once, however long a busy machine takes over it. */
 const strike = (key: string, code: string, held: object = {}): void => {
-  press(stage(), key, code, held);
-  fireEvent.keyUp(stage(), { key, code, ...held });
+  const down = createEvent.keyDown(stage(), { key, code, ...held });
+  const up = createEvent.keyUp(stage(), { key, code, ...held });
+  Object.defineProperty(up, 'timeStamp', { value: down.timeStamp + 40 });
+  fireEvent(stage(), down);
+  fireEvent(stage(), up);
 };
 
 describe('the stand-in', () => {
@@ -47,6 +51,23 @@ describe('the stand-in', () => {
     await take('everywhere');
     strike('q', 'KeyQ');
     await until(() => said().includes('Dot is heard only over the canvas.'));
+  });
+
+  it('opens what the program would open beside the presses, which go on and put it away', async () => {
+    await openPage('/tryout/tarnlight/factory-keys');
+    await screen.findByRole('application', {}, WAIT);
+    const opened = (name: string) => screen.queryByRole('region', { name });
+    strike('o', 'KeyO', { ctrlKey: true });
+    await until(() => opened('Open'));
+    expect(screen.queryByRole('dialog')).toBeNull();
+    strike('p', 'KeyP', { ctrlKey: true });
+    await until(() => opened('Print') && !opened('Open'));
+    strike('z', 'KeyZ', { ctrlKey: true });
+    await untilIs(fired, 'undo');
+    expect(opened('Print')).toBeNull();
+    strike('o', 'KeyO', { ctrlKey: true });
+    await click('Close Open');
+    await until(() => !opened('Open'));
   });
 
   it('does what a menu line says, shows panels, tells of what was done, and starts afresh', async () => {

@@ -57,6 +57,10 @@ describe('the wish list', () => {
     await click('Put it on the tape');
     await until(async () => (await loadKeymapView(slug, 'walk-keys')).draft.cursor === before.draft.cursor + 1);
     await until(() => screen.getByRole('region', { name: 'Change tape' }).textContent?.includes('1 ticket'));
+    // What is on the tape is done: nothing more is offered, and it says so.
+    await said('4 wishes: this plan is on the tape.');
+    expect(await button('Put it on the tape')).toHaveProperty('disabled', true);
+    await button('Plan them anew, too');
     await click('Undo');
     await untilIs(
       async () => [...(await loadKeymapView(slug, 'walk-keys')).bindings].sort(),
@@ -66,6 +70,38 @@ describe('the wish list', () => {
     // The pin is still there tomorrow.
     await openPage(`/wishes/${slug}/walk-keys`);
     await until(async () => (await button(/^Pin Bare/)).getAttribute('aria-pressed') === 'true');
+  });
+
+  it('is done once on the tape also where that begins a keymap of one’s own', async () => {
+    const slug = await bringInWalk('Beginning');
+    await openPage(`/wishes/${slug}/factory-keys`);
+    for (const name of ['Bare', 'Mend', 'Far']) await wish(name);
+    await settled();
+    await click('Put it on the tape');
+    await said('3 wishes: this plan is on the tape.');
+    await until(async () => (await wished(slug, 'unnamed-keymap')).length === 3);
+    cleanup();
+    await openPage(`/wishes/${slug}/unnamed-keymap`);
+    await said('3 wishes: this plan is on the tape.');
+  });
+
+  it('takes all that a menu has, or that is found, in one step', async () => {
+    const slug = await bringInWalk('Families');
+    await openPage(`/board/${slug}/walk-keys/mend`);
+    fireEvent.click(await button(/^More for Mend/));
+    const line = await screen.findByRole('menuitem', { name: 'Wish for better keys for all of Repair' }, WAIT);
+    const ofMenu = line.getAttribute('href') ?? '';
+    fireEvent.change(await screen.findByRole('combobox', { name: /^Find a command/ }, WAIT), {
+      target: { value: 'press' },
+    });
+    const these = await screen.findByRole('link', { name: 'Wish for better keys for these 2' }, WAIT);
+    cleanup();
+    await openPage(these.getAttribute('href') ?? '');
+    await untilIs(async () => [...(await wished(slug, 'walk-keys'))].sort(), ['press', 'press-flat']);
+    cleanup();
+    await openPage(ofMenu);
+    await until(async () => (await wished(slug, 'walk-keys')).length > 5);
+    await said(/^\d commands on the wish list\.$/);
   });
 
   it('is cleared and taken back, and a line taken off', async () => {

@@ -80,8 +80,19 @@ describe('the editors of a workspace', () => {
     await until(async () => hidden.textContent?.includes(`${(await room()).menus.hidden.length} lines`));
     await undo();
     await untilIs(async () => (await room()).menus.hidden, []);
+    // That was asked once for all: the next lines without keys go at once; a keeper is asked for still.
+    const { program, bindings } = await loadKeymapView(PROGRAM, 'factory-keys');
+    const held = new Set(bindings.map(([id]) => id));
+    await tick(program.commands.find(({ id, path }) => path[0] === 'Edit' && !held.has(id))?.name ?? '');
+    await until(async () => (await room()).menus.hidden.length === 1);
+    expect(screen.queryByRole('dialog')).toBeNull();
+    await undo();
+    await tick('Undo');
+    expect((await dialog()).textContent).toContain('1 keeper: Undo');
+    await clickIn(await dialog(), 'Leave it');
+    await until(() => screen.queryByRole('dialog') === null);
     await click(/^Light/);
-    await click('Madder');
+    await click('Madder red');
     await click('Mark Levels in Madder');
     await untilIs(async () => (await room()).menus.marks, [['levels', 'madder']]);
     await undo();

@@ -1,5 +1,6 @@
 import { readdirSync } from 'node:fs';
 import { act, cleanup, configure, render } from '@testing-library/react';
+import * as React from 'react';
 import { type ComponentType, createElement, type ReactNode, Suspense } from 'react';
 import { afterEach, beforeAll, beforeEach, vi } from 'vitest';
 import { onDemoDatabase } from '@/server/testing/onDemoDatabase';
@@ -100,6 +101,16 @@ export async function openPage(address: string): Promise<{ readonly address: () 
 }
 
 const ROW = 40;
+
+/**
+ * React remembers of the first 10,000 elements a second where in the code they were made, by an error each, which is a
+ * seventh of what such a test takes. Nobody reads that here: it is told that they were made already.
+ */
+const { __CLIENT_INTERNALS_DO_NOT_USE_OR_WARN_USERS_THEY_CANNOT_UPGRADE: inside } = React as unknown as Record<
+  string,
+  object | undefined
+>;
+if (inside) Object.defineProperty(inside, 'recentlyCreatedOwnerStacks', { get: () => 10_000, set: () => undefined });
 
 /**
  * Prepares a file of tests that open pages: a demo database of its own, the routes, and what jsdom doesn't have.

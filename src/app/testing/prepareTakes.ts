@@ -82,6 +82,7 @@ export async function prepareTakes(): Promise<Takes> {
       pins: [],
       forbids: [[command, 'F2']],
       stays: [],
+      settled: [[command, null]],
     }),
     'POST programs': upload,
     'PATCH programs/[slug]': async () => ({ name: 'Tarnlight' }),

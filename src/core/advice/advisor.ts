@@ -1,19 +1,17 @@
 import type { ChordText } from '../chord/chord';
 import { parseCanonical } from '../chord/parseChord';
 import type { ProgramFacts } from '../clash/clashIndex';
-import { conceptsOf } from '../glossary/glossary';
 import type { Where } from '../keyboard/where';
 import { bindingsOf, type Keymap } from '../keymap/keymap';
-import type { Command } from '../program/program';
+import type { Command, CommandId } from '../program/program';
 import type { Hand } from '../reach/hand';
 import { type Reach, type ReachOf, reachOf } from '../reach/reachOf';
-import { wordsOf } from '../text/wordsOf';
 import { type Beside, besidesOf } from './beside';
 import { type PartnerOf, partnersOf } from './partnersOf';
 
-/** A command with keys in another of a person's programs, and what it is about. */
+/** The keys that the sure counterpart of a command has in another of a person's programs. */
 export type Elsewhere = {
-  readonly about: string;
+  readonly of: CommandId;
   readonly program: string;
   readonly command: string;
   readonly chord: ChordText;
@@ -96,30 +94,18 @@ export function buildAdvisor(facts: ProgramFacts, where: Where, hand: Hand, else
 }
 
 function likesIn(all: readonly Elsewhere[]): Advisor['likes'] {
-  const groups = new Map<string, Elsewhere[]>();
-  for (const one of all) if (one.about !== '') groups.set(one.about, [...(groups.get(one.about) ?? []), one]);
-  const known = new Map<Command, readonly Elsewhere[]>();
-  return (command) => {
-    if (groups.size === 0) return NOTHING;
-    const likes = known.get(command) ?? groups.get(aboutOf(command)) ?? NOTHING;
-    known.set(command, likes);
-    return likes;
-  };
+  const groups = new Map<CommandId, Elsewhere[]>();
+  for (const one of all) {
+    const group = groups.get(one.of);
+    if (group) group.push(one);
+    else groups.set(one.of, [one]);
+  }
+  return ({ id }) => groups.get(id) ?? NOTHING;
 }
 
 const NOTHING: readonly Elsewhere[] = [];
 
 const menuKey = (command: Command): string => command.path.join('\n');
-
-/**
- * What a command is about, to be found again in another program: its kind, the concepts of the glossary that its name
- * speaks of, and the figures in it. Empty for a name of which the glossary knows nothing.
- */
-export function aboutOf({ name, kind }: Pick<Command, 'name' | 'kind'>): string {
-  const words = wordsOf(name);
-  const concepts = conceptsOf(words).sort((a, b) => a - b);
-  return concepts.length === 0 ? '' : [kind, ...concepts, ...words.filter((word) => /\d/.test(word))].join(' ');
-}
 
 /** What is so of a command in one state of a keymap, whatever chord is weighed for it. */
 export type Wants = {

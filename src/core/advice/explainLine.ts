@@ -44,6 +44,7 @@ function unchanged(
   to: string | undefined,
 ): Sentence {
   const { before, after, pinned, role, gain } = line;
+  if (line.settled && !pinned) return [{ text: 'Stays: it is as the plan on the tape has it.' }];
   if (after !== null)
     return [{ text: pinned ? 'Pinned by you: it stays.' : 'Stays: no keys that may be spent suit it better.' }];
   const others = own.filter((one) => one.chord !== before?.chord);
@@ -61,8 +62,10 @@ function unchanged(
       : [{ text: 'Left without these keys.' }];
     return role === 'wish' ? [...left, { text: ' No others suit it.' }] : left;
   }
-  const [keeper] = own;
-  if (keeper) return [{ text: 'Stays on ' }, { keys: keeper.chord }, { text: ', which suits it as well as any.' }];
+  const keeper = own.find((one) => one.keeper);
+  if (keeper) return [{ text: 'Stays on ' }, { keys: keeper.chord }, { text: ', a keeper.' }];
+  const [other] = own;
+  if (other) return [{ text: 'Stays on ' }, { keys: other.chord }, { text: ', which suits it as well as any.' }];
   return [{ text: 'No key: all that suit it are taken. Let more be spent, or add a layer.' }];
 }
 

@@ -34,6 +34,7 @@ export function linesOf(
   });
   const payers = payersOf(table, pairs, chosen.columnOf, before);
   const pinned = new Set(list.pins.map(([id, chord]) => `${id} ${where.place(chord)}`));
+  const settled = new Set(list.settled.map(([id]) => id));
   const lost = new Set(table.lostPins.map(([id]) => id));
   const told = new Set([...list.pins, ...list.forbids].map(([id]) => id));
   const idOf = (r: number): CommandId => (table.list[r] as PlanRow).command.id;
@@ -61,6 +62,7 @@ export function linesOf(
         reasons: after?.reasons ?? [],
         from: holders.map((one) => one.command.id).filter((one) => one !== id),
         to,
+        settled: row.stays && settled.has(id),
         pinned: chord !== null && !lost.has(id) && pinned.has(`${id} ${where.place(chord)}`),
         troubled: row.troubled,
         paidBy: gain < 0 ? paying(payers.get(r) ?? []) : [],
@@ -87,6 +89,7 @@ export function linesOf(
           from: [],
           to: takers.get(where.place(one.chord)) ?? null,
           pinned: false,
+          settled: false,
           troubled: false,
           paidBy: [],
           gain: 0,

@@ -39,6 +39,8 @@ export type PlanRow = {
   readonly stay: number;
   /** Whether its own chord can't be relied on: it is wrong or may not be heard. */
   readonly troubled: boolean;
+  /** Whether it stays as it is: a keeper, or what a plan on the tape has settled. */
+  readonly stays: boolean;
 };
 
 /** Wishes and chords as a table of costs, with what its rows and columns stand for. */
@@ -89,17 +91,31 @@ export function buildPlanTable(
 
   const troubled = (command: Command, chord: ChordText): boolean =>
     findingsFor(index, where, command, chord).some((one) => TROUBLES.has(weightOf(one)));
+  const settled = new Map(list.settled);
+  const ruledOut = new Set(list.forbids.map(([id, chord]) => `${id} ${where.place(chord)}`));
   const rows: Omit<PlanRow, 'stay'>[] = [];
   for (const id of list.wishes) {
     const command = facts.commands.get(id);
     if (!command) continue;
     const wants = wantsOf(advisor, keymap, command);
-    const own = bindingsOf(keymap, id)
-      .filter(movable)
-      .map(({ chord }) => ({ chord, cost: costOfChord(advisor, wants, chord) }))
-      .sort((a, b) => a.cost - b.cost)[0]?.chord;
+    const bindings = bindingsOf(keymap, id);
+    const may = bindings.filter(movable).map(({ chord }) => chord);
+    const said = settled.get(id);
+    const done =
+      said !== undefined &&
+      (said === null
+        ? bindings.length === 0
+        : bindings.some((b) => b.chord === said) && !ruledOut.has(`${id} ${where.place(said)}`));
+    const own =
+      done && said !== null
+        ? may.find((chord) => chord === said)
+        : may.map((chord) => ({ chord, cost: costOfChord(advisor, wants, chord) })).sort((a, b) => a.cost - b.cost)[0]
+            ?.chord;
     const at = own === undefined ? undefined : columnOf.get(base(where.place(own)));
-    const column = own !== undefined && at !== undefined && alone(own, id) ? at : -1;
+    const bad = own !== undefined && troubled(command, own);
+    // A keeper is not to be lost, nor given keys beside it that nobody asked for.
+    const stays = bad ? false : done || (may.length === 0 && bindings.some((one) => one.keeper));
+    const column = own !== undefined && at !== undefined && !stays && alone(own, id) ? at : -1;
     rows.push({
       command,
       wish: true,
@@ -107,14 +123,15 @@ export function buildPlanTable(
       wants,
       own: own ?? null,
       ownColumn: column,
-      troubled: own !== undefined && troubled(command, own),
+      troubled: bad,
+      stays,
     });
   }
   if (list.spendBelow !== null) {
     for (const command of facts.program.commands) {
       if (wanted.has(command.id) || stays.has(command.id) || keymap.spares.has(command.id)) continue;
       const uses = usesOf(command);
-      if (uses > list.spendBelow) continue;
+      if (uses > list.spendBelow || settled.has(command.id)) continue;
       // Of several chords the dearest stays.
       const wants = wantsOf(advisor, keymap, command);
       const [own] = bindingsOf(keymap, command.id)
@@ -123,15 +140,15 @@ export function buildPlanTable(
         .sort((a, b) => b.cost - a.cost);
       if (!own) continue;
       const ownColumn = columnOf.get(base(where.place(own.chord))) ?? -1;
-      rows.push({ command, wish: false, uses, wants, own: own.chord, ownColumn, troubled: false });
+      rows.push({ command, wish: false, uses, wants, own: own.chord, ownColumn, troubled: false, stays: false });
     }
   }
   // Two who would both stay on one column stay there by themselves.
   const onColumn = new Map<number, number>();
   for (const { ownColumn } of rows) onColumn.set(ownColumn, (onColumn.get(ownColumn) ?? 0) + 1);
-  const settled = rows.filter((row) => row.wish || onColumn.get(row.ownColumn) === 1);
-  const own = settled.map((row) => (row.ownColumn >= 0 && (onColumn.get(row.ownColumn) ?? 0) > 1 ? -1 : row.ownColumn));
-  const moving = settled.map((row, i) => ({ ...row, ownColumn: own[i] ?? -1 }));
+  const inTable = rows.filter((row) => row.wish || onColumn.get(row.ownColumn) === 1);
+  const own = inTable.map((row) => (row.ownColumn >= 0 && (onColumn.get(row.ownColumn) ?? 0) > 1 ? -1 : row.ownColumn));
+  const moving = inTable.map((row, i) => ({ ...row, ownColumn: own[i] ?? -1 }));
 
   const movingChords = new Map(moving.filter((row) => row.ownColumn >= 0).map((row) => [row.command.id, row.own]));
   // Of spares only the very keys may be taken; whoever may move leaves all there is to do with theirs.
@@ -184,6 +201,7 @@ function fill(
     const ruledOut = forbidden.get(command.id);
     const forbids = (chord: ChordText): boolean => ruledOut?.has(where.place(chord)) ?? false;
     const pinnedTo = pins.get(command.id);
+    const pinnedColumn = pinnedTo === undefined ? -1 : (columnOf.get(base(pinnedTo)) ?? -1);
     const cells = free(command);
     const row: PlanRow = { ...given, wants, stay: priced(kept) };
     const offset = r * columns;
@@ -196,7 +214,7 @@ function fill(
         if (own !== null && !forbids(own)) costs[offset + j] = row.stay;
         continue;
       }
-      if (!cells[j]) continue;
+      if (!cells[j] || (given.stays && j !== pinnedColumn)) continue;
       if (ruledOut && forbids(chordIn(row, chords[j] as Candidate))) continue;
       // Whoever asked for nothing is never moved for its own good.
       const here = weighed[j] as number;
@@ -204,18 +222,21 @@ function fill(
     }
     // Left out: where its own keys can't be taken it stays on them, else it loses them.
     const staysAlone = own === null || ownColumn < 0;
-    leave[r] = staysAlone && !(own !== null && forbids(own)) ? row.stay : priced(lost, wish ? 0 : 2 * PUSHED);
+    leave[r] = given.stays
+      ? row.stay
+      : staysAlone && !(own !== null && forbids(own))
+        ? row.stay
+        : priced(lost, wish ? 0 : 2 * PUSHED);
     if (pinnedTo !== undefined) {
-      const at = columnOf.get(base(pinnedTo));
       const here = own !== null && where.place(own) === pinnedTo;
-      const reachable = at !== undefined && Number.isFinite(costs[offset + at]);
+      const reachable = pinnedColumn >= 0 && Number.isFinite(costs[offset + pinnedColumn]);
       if (here && staysAlone) {
         costs.fill(Infinity, offset, offset + columns);
         leave[r] = row.stay;
-      } else if (reachable && at !== undefined) {
-        const only = costs[offset + at] as number;
+      } else if (reachable) {
+        const only = costs[offset + pinnedColumn] as number;
         costs.fill(Infinity, offset, offset + columns);
-        costs[offset + at] = only;
+        costs[offset + pinnedColumn] = only;
         leave[r] = Infinity;
       } else lostPins.push([command.id, pinnedTo]);
     }

@@ -6,9 +6,12 @@ import type { WishList } from './wishList';
 /** Some of what is wished for: fields of the list, or commands put on it or taken off. */
 export type WishEdit = Partial<WishList> | { readonly commands: readonly CommandId[]; readonly on: boolean };
 const wishFields = fieldEdits<WishList>();
+const SPENDING = ['layers', 'functionKeys', 'spendSpares', 'spendBelow'] as const;
 export const wishEdits: Edits<WishList, WishEdit> = {
   apply: (list, edit) => {
-    if (!('commands' in edit)) return wishFields.apply(list, edit);
+    // What may be spent has changed, so that what was settled may be better now.
+    if (!('commands' in edit))
+      return wishFields.apply(list, SPENDING.some((field) => field in edit) ? { settled: [], ...edit } : edit);
     const left = list.wishes.filter((one) => !edit.commands.includes(one));
     return { ...list, wishes: edit.on ? [...left, ...edit.commands] : left };
   },

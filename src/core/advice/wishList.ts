@@ -16,6 +16,11 @@ export type WishList = {
   readonly forbids: readonly CommandChord[];
   /** Commands whose keys must not be touched, besides keepers and what the program fixes. */
   readonly stays: readonly CommandId[];
+  /**
+   * What the plan that was put on the tape last left each command with, null for no keys. As long as a command has these
+   * keys it keeps them: a plan on the tape is done, and what is wished for besides is planned around it.
+   */
+  readonly settled: readonly (readonly [command: CommandId, chord: ChordText | null])[];
 };
 /** A list before anything is wished for. */
 export const NO_WISHES: WishList = {
@@ -27,7 +32,10 @@ export const NO_WISHES: WishList = {
   pins: [],
   forbids: [],
   stays: [],
+  settled: [],
 };
+/** So many commands can be put on a list in one step; a plan for as many is made while one looks. */
+export const MOST_WISHED = 200;
 export type CommandChord = readonly [command: CommandId, chord: ChordText];
 
 /** What a plan does to one command, and why. */
@@ -46,6 +54,8 @@ export type PlanLine = {
   /** Who gets the keys before. */
   readonly to: CommandId | null;
   readonly pinned: boolean;
+  /** Whether it stays as the plan on the tape has it. */
+  readonly settled: boolean;
   /** Whether the keys before can't be relied on: they are wrong or may not be heard. */
   readonly troubled: boolean;
   /** Where it is worse off: those whose gain outweighs it, in the order in which the keys went. */

@@ -8,10 +8,10 @@ export type Agreement = {
   /** Of the things done in both that have keys in theirs, those that answer to one of these keys here as well. */
   readonly same: number;
   readonly all: number;
-  /** `same` of `all`, from 0 to 1; 0 where there is nothing done in both. */
-  readonly part: number;
-  /** The same with everything counted as often as it is used there. */
-  readonly weighted: number;
+  /** `same` of `all`, from 0 to 1; null where there is nothing done in both, which is not the same as nothing alike. */
+  readonly part: number | null;
+  /** The same with everything counted as often as it is used there; null where nothing is. */
+  readonly weighted: number | null;
 };
 
 /**
@@ -39,7 +39,7 @@ export function agreement(
     same++;
     sameUses += uses;
   }
-  return { same, all, part: all === 0 ? 0 : same / all, weighted: allUses === 0 ? 0 : sameUses / allUses };
+  return { same, all, part: all === 0 ? null : same / all, weighted: allUses === 0 ? null : sameUses / allUses };
 }
 
 /** Whether two commands have keys in common. */

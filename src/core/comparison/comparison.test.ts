@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { buildClashIndex, programFacts } from '../clash/clashIndex';
 import { keymapOf } from '../keymap/keymap';
+import { sideBySide } from '../sheet/sideBySide';
 import { anyKeymap, here, sampleProgram } from '../testing/sampleProgram';
 import { agreement } from './agreement';
 import { compareHands } from './compareHands';
@@ -25,7 +26,9 @@ describe('how much of the hand carries over', () => {
         const sorted = compareHands(sides[0] as never, sides[1] as never, pairs, here.place);
         expect(sorted.same).toHaveLength(same);
         expect(sorted.same.length + sorted.otherKeys.length + sorted.onlyTheirs.length).toBe(all);
-        for (const figure of [part, weighted]) expect(figure >= 0 && figure <= 1).toBe(true);
+        // Where nothing is done in both, that nothing is alike is not said.
+        for (const figure of [part, weighted])
+          expect(figure === null ? all === 0 : figure >= 0 && figure <= 1 && all > 0).toBe(true);
       }),
     );
   });
@@ -81,6 +84,16 @@ describe('the same keys with other actions', () => {
     for (const name of ['Levels', 'Close tear', 'Trim overlap'])
       expect([name, harmOf({ ...command, name })]).toEqual([name, 'changes the picture']);
     expect(harmOf({ ...command, name: 'Delete', kind: 'tool' })).toBe('changes a tool');
+    // Held or not, a value or not: what it does is what counts.
+    const held = (name: string) => harmOf({ ...command, name, kind: 'held action' });
+    expect([held('Slide the sheet'), held('Step in while held')]).toEqual(['changes the view', 'changes the view']);
+    expect([held('Rub out while held'), held('Pick a color while held')]).toEqual(['changes a tool', 'changes a tool']);
+    const value = (name: string) => harmOf({ ...command, name, kind: 'value' });
+    expect([value('Brush opacity 40 %'), value('Layer opacity 40 %'), value('View at 200 %')]).toEqual([
+      'changes a tool',
+      'changes the picture',
+      'changes the view',
+    ]);
   });
 });
 
@@ -94,6 +107,7 @@ describe('a table over several programs', () => {
         first: first as number,
         second: second as number,
         pairs: [[programs[first as number]?.[a]?.id ?? '', programs[second as number]?.[b]?.id ?? ''] as const],
+        likely: 0,
       })),
       { maxLength: 12 },
     );
@@ -118,9 +132,18 @@ describe('a table over several programs', () => {
   it('joins by way of a third program', () => {
     const [a, b, c] = ['a', 'b', 'c'].map((id) => ({ ...(sampleProgram.commands[0] as never as object), id }) as never);
     const rows = conceptTable([[a], [b], [c]] as never, [
-      { first: 0, second: 1, pairs: [['a', 'b']] },
-      { first: 1, second: 2, pairs: [['b', 'c']] },
+      { first: 0, second: 1, pairs: [['a', 'b']], likely: 0 },
+      { first: 1, second: 2, pairs: [['b', 'c']], likely: 1 },
     ]);
     expect(rows).toHaveLength(1);
+    // That the third does the same as the first follows, and is not sure by itself.
+    expect(rows[0]?.likely).toEqual([2]);
+    const keymap = keymapOf([
+      ['a', 'F2'],
+      ['b', 'F2'],
+      ['c', 'F2'],
+    ]);
+    const columns = ['One', 'Two', 'Three'].map((head) => ({ head, keymap }));
+    expect(sideBySide(columns, rows).rows[0]?.others).toEqual([`Three: ${sampleProgram.commands[0]?.name} (likely)`]);
   });
 });

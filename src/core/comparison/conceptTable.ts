@@ -1,12 +1,19 @@
 import type { Command, CommandId } from '../program/program';
 
 /** One thing that several programs do: its command in each of them, in their order; null where one has none. */
-export type ConceptRow = { readonly commands: readonly (Command | null)[] };
+export type ConceptRow = {
+  readonly commands: readonly (Command | null)[];
+  /** The places of those that only likely do the same: they came by way of another program, and are not sure themselves. */
+  readonly likely: readonly number[];
+};
 /** Counterparts between two of the programs, by their places. */
 export type PairsBetween = {
   readonly first: number;
   readonly second: number;
+  /** Those that are sure. */
   readonly pairs: readonly (readonly [first: CommandId, second: CommandId])[];
+  /** How many besides are only likely, and count nowhere. */
+  readonly likely: number;
 };
 
 /**
@@ -19,7 +26,8 @@ export function conceptTable(
   between: readonly PairsBetween[],
 ): ConceptRow[] {
   const rowOf = programs.map(
-    (commands) => new Map(commands.map((one) => [one.id, { commands: [] as (Command | null)[] }])),
+    (commands) =>
+      new Map(commands.map((one) => [one.id, { commands: [] as (Command | null)[], likely: [] as number[] }])),
   );
   programs.forEach((commands, p) => {
     for (const command of commands) {
@@ -39,7 +47,21 @@ export function conceptTable(
       });
     }
   }
+  const sure = new Set(
+    between.flatMap(({ first, second, pairs }) => pairs.map(([a, b]) => `${first} ${a} ${second} ${b}`)),
+  );
   const rows = [...new Set(programs.flatMap((commands, p) => commands.map((one) => rowOf[p]?.get(one.id))))];
   const filled = (row: ConceptRow): number => row.commands.filter((one) => one !== null).length;
-  return rows.filter((row) => row !== undefined).sort((a, b) => filled(b) - filled(a));
+  return rows
+    .filter((row) => row !== undefined)
+    .map(({ commands }) => ({ commands, likely: unsure(commands, sure) }))
+    .sort((a, b) => filled(b) - filled(a));
+}
+
+/** The places of a row whose commands are not the sure counterpart of the first in it, by which the row is called. */
+function unsure(commands: ConceptRow['commands'], sure: ReadonlySet<string>): number[] {
+  const first = commands.findIndex((one) => one !== null);
+  return commands.flatMap((command, second) =>
+    command && second > first && !sure.has(`${first} ${commands[first]?.id} ${second} ${command.id}`) ? [second] : [],
+  );
 }

@@ -14,12 +14,22 @@ const VIEWS: ReadonlySet<Meaning> = new Set(
     ' ',
   ),
 );
+/** What a value of these is set for is in the picture. */
+const OF_PICTURE = /^(?:layer|picture|mask)/;
 const known = new Map<string, Harm>();
 
-/** How much harm a command does when it is called by mistake: by its kind, and by what its name says. */
+/**
+ * How much harm a command does when it is called by mistake: by what its name says it does, held or not, and by its kind:
+ * a tool in hand has done nothing yet, a value is one of a tool unless it is one of the picture.
+ */
 export function harmOf({ kind, name, path }: Command): Harm {
-  if (kind === 'panel' || kind === 'held action') return 'changes the view';
-  if (kind === 'tool' || kind === 'value') return 'changes a tool';
+  if (kind === 'panel') return 'changes the view';
+  if (kind === 'tool') return 'changes a tool';
+  if (kind === 'value' || kind === 'held action') {
+    const own = meaningsIn(name);
+    if (own.some((one) => VIEWS.has(one))) return 'changes the view';
+    return own.some((one) => OF_PICTURE.test(one)) ? 'changes the picture' : 'changes a tool';
+  }
   const id = `${path.join('›')}›${name}`;
   let harm = known.get(id);
   if (!harm) {

@@ -1,5 +1,6 @@
 import { counterpartsOf, type Side } from '../counterpart/counterpartsOf';
 import type { Said } from '../counterpart/knownPairs';
+import { sureOf } from '../counterpart/surePairs';
 import type { PairsBetween } from './conceptTable';
 
 /**
@@ -17,13 +18,18 @@ export function pairsBetween(
   sides.forEach((left, first) => {
     sides.slice(first + 1).forEach((right, i) => {
       const done = between.length;
-      const pairs =
-        left.slug === right.slug
-          ? left.program.commands.map((one) => [one.id, one.id] as const)
-          : counterpartsOf(left, right, programNames, said, (part) => progress((done + part) / all)).flatMap((one) =>
-              one.confidence === 'sure' && one.counterpart !== null ? [[one.command, one.counterpart] as const] : [],
-            );
-      between.push({ first, second: first + 1 + i, pairs });
+      const second = first + 1 + i;
+      if (left.slug === right.slug) {
+        between.push({ first, second, pairs: left.program.commands.map(({ id }) => [id, id] as const), likely: 0 });
+        return;
+      }
+      const found = counterpartsOf(left, right, programNames, said, (part) => progress((done + part) / all));
+      between.push({
+        first,
+        second,
+        pairs: sureOf(found),
+        likely: found.filter((one) => one.confidence === 'check').length,
+      });
     });
   });
   return between;

@@ -51,7 +51,7 @@ export function foresee(draft: Draft, edit: DraftEdit): DraftAnswer | null {
     case 'keep':
       return state.factory || state.unnamed
         ? null
-        : { ...same, state: { ...next, keptCursor: state.cursor }, keeps: true };
+        : { ...same, state: { ...next, keptCursor: state.cursor, leftAside: 0 }, keeps: true };
     case 'keep as new':
       return null;
     case 'discard': {
@@ -74,9 +74,11 @@ function fits({ keymap, state }: Draft, { changes }: Ticket): boolean {
   );
 }
 
-/** A ticket on the tape; those that were undone fall off. One on the factory keymap begins a tape of one's own. */
-function withTicket({ state }: Draft, { changes, ...added }: Ticket): DraftAnswer {
+/** A ticket on the tape; those that were undone are left aside. One on the factory keymap begins a tape of one's own. */
+function withTicket(draft: Draft, { changes, ...added }: Ticket): DraftAnswer {
+  const { state } = draft;
   const stays = state.factory ? 0 : state.cursor;
+  const left = state.factory ? 0 : tapeLengthOf(draft) - stays;
   const { keptCursor } = state;
   return {
     state: {
@@ -84,6 +86,7 @@ function withTicket({ state }: Draft, { changes, ...added }: Ticket): DraftAnswe
       ...(state.factory ? { factory: false, unnamed: true, name: 'Unnamed keymap', owner: '' } : {}),
       revision: state.revision + 1,
       cursor: stays + 1,
+      leftAside: state.leftAside + left,
       keptCursor: keptCursor !== null && keptCursor > stays ? null : keptCursor,
     },
     changes,

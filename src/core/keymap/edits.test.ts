@@ -68,13 +68,14 @@ function draft(values: Partial<DraftState> = {}, more: Partial<Draft> = {}): Dra
 const NEXT = ticket('next', change('patch', [], ['Q']));
 
 describe('what an edit will be answered with', () => {
-  it('a ticket: one more revision, what was undone falls off, and what was kept stays on the tape only before it', () => {
+  it('a ticket: one more revision, what was undone is left aside until it is kept, and what was kept stays on the tape only before it', () => {
     expect(foresee(draft(), { kind: 'ticket', ticket: NEXT })).toEqual({
-      state: { ...draft().state, revision: 8, cursor: 3, keptCursor: 1 },
+      state: { ...draft().state, revision: 8, cursor: 3, leftAside: draft().tape.length - 2, keptCursor: 1 },
       changes: NEXT.changes,
       tape: { stays: 2, added: { title: 'next' } },
       keeps: false,
     });
+    expect(foresee(draft({ leftAside: 4 }), { kind: 'keep' })?.state.leftAside).toBe(0);
     const kept = (keptCursor: number | null) =>
       foresee(draft({ keptCursor }), { kind: 'ticket', ticket: NEXT })?.state.keptCursor;
     expect([kept(2), kept(3), kept(null), kept(0)]).toEqual([2, null, null, 0]);

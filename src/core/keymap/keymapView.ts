@@ -19,6 +19,8 @@ export type DraftState = KeymapNamed & {
   readonly revision: number;
   /** How many tickets of the tape are applied. */
   readonly cursor: number;
+  /** How many tickets were undone and then passed over by others since it was kept: they stand beside the tape. */
+  readonly leftAside: number;
   /** Where on the tape the last kept version stands; null when the tape no longer leads there. */
   readonly keptCursor: number | null;
 };
@@ -58,6 +60,12 @@ export type KeymapSummary = KeymapInBrief &
     readonly putAway: boolean;
     readonly lastUsed: string | null;
   };
+
+/** Tickets that were undone together and then passed over by another, in their order. */
+export type LeftAside = { readonly tickets: readonly Ticket[]; readonly leftAt: string };
+
+/** What became of a keymap: its kept versions, and what was left aside since the last of them, the newest first. */
+export type History = { readonly versions: readonly KeptVersion[]; readonly leftAside: readonly LeftAside[] };
 
 /** A kept version of a keymap, with what it changed from the one kept before it. */
 export type KeptVersion = {

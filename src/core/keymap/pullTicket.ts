@@ -2,7 +2,7 @@ import type { ChordText } from '../chord/chord';
 import { cutText } from '../text/cutText';
 import { compareKeymaps } from './compareKeymaps';
 import type { Keymap } from './keymap';
-import { type Change, invertTicket, replayTickets, type Ticket } from './ticket';
+import { gained, invertTicket, lost, replayTickets, type Ticket } from './ticket';
 
 /**
  * The later tickets that rest on one of the tape, by their places counted from 1: they touch a command that it touches,
@@ -18,18 +18,18 @@ export function restingOn(
   const first = tape[position - 1];
   if (!first || gone.has(position)) return [];
   const touched = new Set(first.changes.map((change) => change.command));
-  const freed = new Set(first.changes.flatMap((change) => released(change).map(place)));
+  const freed = new Set(first.changes.flatMap((change) => lost(change).map(place)));
   const resting: number[] = [];
   tape.forEach((ticket, i) => {
     if (i < position || gone.has(i + 1) || ticket.pulled) return;
     const rests = ticket.changes.some(
-      (change) => touched.has(change.command) || taken(change).some((chord) => freed.has(place(chord))),
+      (change) => touched.has(change.command) || gained(change).some((chord) => freed.has(place(chord))),
     );
     if (!rests) return;
     resting.push(i + 1);
     for (const change of ticket.changes) {
       touched.add(change.command);
-      for (const chord of released(change)) freed.add(place(chord));
+      for (const chord of lost(change)) freed.add(place(chord));
     }
   });
   return resting;
@@ -58,8 +58,3 @@ export function pullTicket(keymap: Keymap, tape: readonly Ticket[], positions: r
 export function goneFrom(tape: readonly Ticket[]): ReadonlySet<number> {
   return new Set(tape.flatMap((ticket) => ticket.pulled ?? []));
 }
-
-const released = ({ before, after }: Change): ChordText[] =>
-  before.map((one) => one.chord).filter((chord) => !after.some((one) => one.chord === chord));
-const taken = ({ before, after }: Change): ChordText[] =>
-  after.map((one) => one.chord).filter((chord) => !before.some((one) => one.chord === chord));

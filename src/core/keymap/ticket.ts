@@ -1,3 +1,4 @@
+import type { ChordText } from '../chord/chord';
 import type { CommandId } from '../program/program';
 import { type Binding, binding, bindingsOf, type Keymap, sameBindings } from './keymap';
 
@@ -16,6 +17,13 @@ export type Ticket = {
   /** The places on the tape of the tickets this one pulled out, counted from 1. */
   readonly pulled?: readonly number[];
 };
+
+/** The chords that a change gives its command. */
+export const gained = ({ before, after }: Change): ChordText[] => without(after, before);
+/** The chords that a change takes from its command. */
+export const lost = ({ before, after }: Change): ChordText[] => without(before, after);
+const without = (some: readonly Binding[], others: readonly Binding[]): ChordText[] =>
+  some.map((one) => one.chord).filter((chord) => !others.some((one) => one.chord === chord));
 
 /** Thrown when a ticket does not fit the keymap: something it rests on is no longer there. */
 export class TicketMismatch extends Error {

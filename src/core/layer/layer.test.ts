@@ -9,7 +9,7 @@ import { contextsOverlap } from '../program/contextsOverlap';
 import { turnArea } from '../program/turnArea';
 import { anyKeymap, here, sampleProgram } from '../testing/sampleProgram';
 import { keyCard } from './keyCard';
-import { countFree, layerFaces, layersFor } from './layer';
+import { countFree, isFree, layerFaces, layersFor } from './layer';
 
 const facts = programFacts(sampleProgram);
 const { place } = here;
@@ -103,6 +103,9 @@ describe('the drawn keyboard', () => {
     expect(countFree(here, index, ['Alt'], null)).toBe(46);
     // Another tool may share W in turns, so it is not free for it, but a command of the layer Shift finds all free.
     expect(countFree(here, index, ['Shift'], facts.commands.get('patch') ?? null)).toBe(47);
+    // What the desktop takes is free for nobody.
+    expect(isFree(here, index, 'Alt+Tab', null)).toBe(false);
+    expect(isFree(here, index, 'Alt+Q', null)).toBe(true);
     const card = keyCard(here, index, usKeyboard.byCode.get('KeyW')!);
     expect(card).toHaveLength(layersFor('windows').length + 1);
     const of = (chord: string) => card.find((row) => row.chord === chord);

@@ -2,6 +2,7 @@ import { type ChordText, canonicalText, MODIFIERS, type Modifier, press } from '
 import { modifierLabel, type Notation } from '../chord/writeChord';
 import { anyClash, type ClashIndex, type Holder } from '../clash/clashIndex';
 import { verdict } from '../clash/verdict';
+import { DESKTOP_KEYS } from '../desktop/desktopKeys';
 import { ALT_GR } from '../keyboard/buildKeyboard';
 import type { Key } from '../keyboard/keyboard';
 import type { Where } from '../keyboard/where';
@@ -17,6 +18,8 @@ export type KeyFace = {
   readonly held: readonly Holder[];
   readonly clash: boolean;
   readonly fixed: string | null;
+  /** What the desktop does with it before any program hears it. */
+  readonly desktop: string | null;
 };
 
 const NOBODY: readonly Holder[] = [];
@@ -34,13 +37,15 @@ export function keyFaceLabel(key: Key, notation: Notation): string {
 /** The faces of all keys for one layer. */
 export function layerFaces(where: Where, modifiers: readonly Modifier[], index: ClashIndex): KeyFace[] {
   return where.keyboard.keys.map((key): KeyFace => {
-    if (isModifierKey(key)) return { key, chord: null, holders: NOBODY, held: NOBODY, clash: false, fixed: null };
+    if (isModifierKey(key))
+      return { key, chord: null, holders: NOBODY, held: NOBODY, clash: false, fixed: null, desktop: null };
     const chord = canonicalText(press(modifiers, key.name));
     const at = where.place(chord);
     const holders = index.holders.get(at) ?? NOBODY;
     const held = index.holders.get(`hold:${at}`) ?? NOBODY;
     const clash = holders.length > 1 && anyClash(index.facts, holders);
-    return { key, chord, holders, held, clash, fixed: index.facts.fixed.get(chord) ?? null };
+    const fixed = index.facts.fixed.get(chord) ?? null;
+    return { key, chord, holders, held, clash, fixed, desktop: DESKTOP_KEYS[where.desktop].get(at) ?? null };
   });
 }
 
@@ -61,19 +66,21 @@ export function isFree(where: Where, index: ClashIndex, chord: ChordText, comman
   const at = where.place(chord);
   return (
     !index.holders.has(at) &&
+    !DESKTOP_KEYS[where.desktop].has(at) &&
     !index.facts.fixed.has(at) &&
     where.typing(chord).every((trouble) => trouble.kind === 'needs Shift')
   );
 }
 
-/** How many printed keys of a layer are free, for a command or for anybody. */
+/** How many printed keys among these are free on a layer, for a command or for anybody. */
 export function countFree(
   where: Where,
   index: ClashIndex,
   modifiers: readonly Modifier[],
   command: Command | null,
+  keys: readonly Key[] = where.keyboard.keys,
 ): number {
-  return where.keyboard.keys.filter(
+  return keys.filter(
     (key) => key.levels.length > 0 && isFree(where, index, canonicalText(press(modifiers, key.name)), command),
   ).length;
 }

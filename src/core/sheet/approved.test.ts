@@ -125,6 +125,8 @@ const itemText = (item: Item): string => {
       return `${at} stroke ${t(item.toX)} ${t(item.toY)}${item.dashed ? ' dashed' : ''}`;
     case 'cap':
       return `${at} cap ${t(item.width)} ${t(item.height)}${item.strong ? ' strong' : ''}`;
+    case 'sign':
+      return `${at} sign ${t(item.side)} ${item.sign}`;
     case 'mark':
       return `${at} mark ${t(item.side)} ${item.ink}`;
     case 'dot':
@@ -158,7 +160,9 @@ const CASES: readonly (readonly [name: string, spec: Partial<SheetSpec>])[] = [
   ['wide-note', { form: 'note', note: '127 x 76 mm', paper: 'Letter', way: 'upright' }],
   ['poster', { form: 'poster' }],
   ['poster-a3', { form: 'poster', paper: 'A3', way: 'upright', notation: 'symbols' }],
+  ['poster-together', { form: 'poster', layers: 'together' }],
   ['difference', { form: 'difference', extras: ALL }],
+  ['steps', { form: 'steps' }],
   ['programs', { form: 'programs' }],
   ['programs-by-task', { form: 'programs', group: 'task', order: 'key', way: 'upright', extras: ALL }],
   ['reference', { form: 'reference', extras: ALL }],

@@ -1,4 +1,4 @@
-import { balanceColumns, type Flowing, flowColumns, type Placed, pagesOf } from './flowColumns';
+import { balanceColumns, balancePages, type Flowing, flowColumns, type Placed, pagesOf } from './flowColumns';
 import { HARD_TO_READ, type PageBox, type PageSpec, pageBox } from './pageBox';
 import { breakLine, rowsHeight, type SetLine } from './setLine';
 import type { SheetContents, SheetLine } from './sheet';
@@ -37,8 +37,19 @@ export function fitSheet(contents: SheetContents, spec: PageSpec): SheetFit {
     if (fit && (!best || fit.size > best.size + 0.05)) best = fit;
   }
   const over = best === null && spec.pages > 0;
-  best ??= fitAt(contents, box, most, spec.pages > 0 ? HARD_TO_READ : box.comfortable);
-  const placed = balanceColumns(best.placed, best.pieces, best.columns, heightsOf(contents, box), gapOf(best));
+  const small = spec.form === 'card' || spec.form === 'note';
+  if (best === null) {
+    best = fitAt(contents, box, most, spec.pages > 0 ? HARD_TO_READ : box.comfortable);
+    // As large as so many cards allow.
+    if (small && !over) best = largestOn(contents, box, most, pagesOf(best.placed), box.comfortable) ?? best;
+  }
+  const placed = (small ? balancePages : balanceColumns)(
+    best.placed,
+    best.pieces,
+    best.columns,
+    heightsOf(contents, box),
+    gapOf(best),
+  );
   return { ...best, placed, box, over };
 }
 

@@ -83,9 +83,27 @@ export function startOf(page: number, placed: readonly Placed[], pieces: readonl
   return { piece, page, heading: pieces.findLastIndex((one, at) => at < piece && one.heading) };
 }
 
+/** The lowest height, up to one, at which something still flows as it may, and that flow; found by halving. */
+function lowestHeight(
+  most: number,
+  flowAt: (height: number) => readonly Placed[] | null,
+): { readonly height: number; readonly placed: readonly Placed[] | null } {
+  let [low, high] = [0, most];
+  let placed: readonly Placed[] | null = null;
+  for (let i = 0; i < 14; i++) {
+    const middle = (low + high) / 2;
+    const tried = flowAt(middle);
+    if (tried) {
+      placed = tried;
+      high = middle;
+    } else low = middle;
+  }
+  return { height: high, placed };
+}
+
 /**
- * A flow with the last page's columns evened out: the lowest height that still takes no further page, found by halving.
- * Only that page is set again; what stands before it does not depend on its height.
+ * A flow with the last page's columns evened out: the lowest height that still takes no further page. Only that page is
+ * set again; what stands before it does not depend on its height.
  */
 export function balanceColumns(
   full: readonly Placed[],
@@ -96,20 +114,50 @@ export function balanceColumns(
 ): readonly Placed[] {
   const last = pagesOf(full) - 1;
   const start = startOf(last, full, pieces);
-  const withLast = (height: number) =>
-    flowColumns(pieces, columns, (page) => (page === last ? height : heights(page)), gap, start);
-  let low = 0;
-  let high = heights(last);
-  let best: readonly Placed[] = full.filter((one) => one.page === last);
-  for (let i = 0; i < 14; i++) {
-    const middle = (low + high) / 2;
-    const tried = withLast(middle);
-    if (pagesOf(tried) - 1 === last && fits(tried, pieces, heights)) {
-      best = tried;
-      high = middle;
-    } else low = middle;
+  const { placed } = lowestHeight(heights(last), (height) => {
+    const tried = flowColumns(pieces, columns, (page) => (page === last ? height : heights(page)), gap, start);
+    return pagesOf(tried) - 1 === last && fits(tried, pieces, heights) ? tried : null;
+  });
+  return placed ? [...full.filter((one) => one.page < last), ...placed] : full;
+}
+
+/** Of the last pages each is filled at least this much as the fullest of them, where that can be had. */
+const EVEN = 0.7;
+
+/**
+ * A flow with all its pages evened out, so that no last one holds a line or two: the lowest height, the same on every
+ * page, at which it takes no more pages; where the last is much emptier still, the last few are evened out once more.
+ */
+export function balancePages(
+  full: readonly Placed[],
+  pieces: readonly Flowing[],
+  columns: number,
+  heights: (page: number) => number,
+  gap: number,
+): readonly Placed[] {
+  const pages = pagesOf(full);
+  const tallest = Math.max(...Array.from({ length: pages }, (_, page) => heights(page)));
+  /** The lowest height of the pages from one on, those before it at a height of theirs. */
+  const evenFrom = (from: number, before: number): { readonly height: number; readonly placed: readonly Placed[] } => {
+    const { height, placed } = lowestHeight(tallest, (low) => {
+      const limit = (page: number): number => Math.min(page < from ? before : low, heights(page));
+      const tried = flowColumns(pieces, columns, limit, gap);
+      return pagesOf(tried) <= pages && fits(tried, pieces, heights) ? tried : null;
+    });
+    return { height, placed: placed ?? full };
+  };
+  const filled = (placed: readonly Placed[]): number =>
+    Math.max(
+      0,
+      ...placed.filter((one) => one.page === pages - 1).map((one) => one.y + (pieces[one.piece]?.height ?? 0)),
+    );
+  const all = evenFrom(0, tallest);
+  let best = all;
+  for (let from = pages - 2; from > 0 && filled(best.placed) < EVEN * best.height; from--) {
+    const tail = evenFrom(from, all.height);
+    if (filled(tail.placed) / tail.height > filled(best.placed) / best.height) best = tail;
   }
-  return [...full.filter((one) => one.page < last), ...best];
+  return best.placed;
 }
 
 function fits(placed: readonly Placed[], pieces: readonly Flowing[], heights: (page: number) => number): boolean {

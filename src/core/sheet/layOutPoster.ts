@@ -1,25 +1,21 @@
 import type { Modifier } from '../chord/chord';
 import { modifierLabel, type Notation } from '../chord/writeChord';
 import { buildClashIndex, type ClashIndex, programFacts } from '../clash/clashIndex';
-import type { Key, Part } from '../keyboard/keyboard';
+import type { Key } from '../keyboard/keyboard';
 import type { Where } from '../keyboard/where';
 import { isModifierKey, type KeyFace, keyFaceLabel, layerFaces, layersFor } from '../layer/layer';
 import type { CommandId } from '../program/program';
 import { counted } from '../text/sentence';
-import { layOutSheet } from './layOutSheet';
 import { widthOf } from './measure';
-import { HARD_TO_READ, type PageBox, pageBox, pageNumber } from './pageBox';
+import { HARD_TO_READ, type PageBox, pageBox } from './pageBox';
+import { boundsOf, drawnKeys, LEADING, LEGEND, PAD, restOf, titleOf, withRest } from './posterParts';
 import { shorten, text } from './setLine';
-import type { Block, Item, Page, SheetLayout } from './sheet';
+import type { Block, Item, SheetLayout } from './sheet';
 import { chosenCommands, sheetContents } from './sheetContents';
 import type { SheetRequest } from './sheetRequest';
 import { wrapText } from './wrapText';
 
 const LARGEST_NAME = 9;
-const LEGEND = 7;
-const LEADING = 1.12;
-/** Room between the edge of a key and what is on it, in points. */
-const PAD = 2.6;
 const HEADING = 20;
 const LAYER_GAP = 14;
 
@@ -42,14 +38,15 @@ export function layOutPoster(request: SheetRequest, where: Where, date: string):
     return keys.some((one) => one.names.length > 0) ? [{ modifiers, keys }] : [];
   });
   const box: PageBox = { ...pageBox(spec), columns: { least: 1, most: 1 } };
-  const shown = drawnParts(layers);
-  const keys = where.keyboard.keys.filter((key) => shown.has(key.part));
-  const left = Math.min(...keys.map((key) => key.x));
-  const top = Math.min(...keys.map((key) => key.y));
-  const unit = (box.width - 2 * box.margin) / Math.max(1, Math.max(...keys.map((key) => key.x + key.width)) - left);
-  const high = (Math.max(0, ...keys.map((key) => key.y + key.height)) - top) * unit;
+  const used = layers.flatMap((layer) => layer.keys.flatMap((one) => (one.names.length > 0 ? [one.face.key] : [])));
+  const shown = new Set(drawnKeys(where.keyboard.keys, used));
+  const { left, top, wide, high: rows } = boundsOf([...shown]);
+  const unit = unitFor(layers, box, wide, rows);
+  const high = rows * unit.high;
   const size = nameSize(layers, unit);
   const contents = sheetContents(request);
+  // Where it is narrower than the page it stands in its middle.
+  const inset = (box.width - 2 * box.margin - wide * unit.wide) / 2;
 
   const pages: Block[][] = [];
   const short = new Set<CommandId>();
@@ -61,32 +58,21 @@ export function layOutPoster(request: SheetRequest, where: Where, date: string):
       y = box.margin + (first ? box.title * 1.9 : 20);
     }
     const page = pages.at(-1) as Block[];
-    page.push(headingOf(layer.modifiers, notation, box, y));
-    page.push(...keysOf({ layer, shown, left, top, unit, size, notation, box, y: y + HEADING, short }));
+    page.push(headingOf(layer.modifiers, notation, box.margin + inset, y));
+    page.push(
+      ...keysOf({ layer, shown, left, top, unit, size, notation, x: box.margin + inset, y: y + HEADING, short }),
+    );
     y += HEADING + high + LAYER_GAP;
   }
-  const rest = restOf(request, layers, short);
-  const more =
-    rest.length === 0
-      ? []
-      : layOutSheet(
-          sheetContents({ ...request, spec: { ...spec, form: 'desk', contents: 'picked', picked: rest } }),
-          { ...spec, form: 'desk', pages: 0 },
-          date,
-        ).pages;
-  const all: Page[] = [...pages.map((blocks) => ({ blocks })), ...more];
-  const right = (page: number): string => pageNumber(date, page, all.length);
+  const onKeys = layers.flatMap((layer) => layer.keys.flatMap(({ face }) => face.holders.map((one) => one.command.id)));
+  const rest = restOf(request, onKeys, short);
   return {
     width: box.width,
     height: box.height,
     columns: 1,
     size,
     lines: layers.reduce((sum, layer) => sum + layer.keys.reduce((n, one) => n + one.names.length, 0), 0),
-    pages: all.map(({ blocks }, page) =>
-      page >= pages.length
-        ? { blocks }
-        : { blocks: [...blocks, { role: 'footer', items: footerOf(right(page), contents.footer, box) }] },
-    ),
+    pages: withRest(request, pages, rest, box, date),
     warnings: [
       ...(size < HARD_TO_READ
         ? [`Names of ${size.toFixed(1)} pt are hard to read; a larger paper makes them larger.`]
@@ -110,23 +96,43 @@ function namedKeys(
   }));
 }
 
-/** The parts of the keyboard that have to be drawn: the main block, and those on which something is. */
-function drawnParts(layers: readonly Layer[]): ReadonlySet<Part> {
-  const parts = layers.flatMap((layer) =>
-    layer.keys.flatMap((one) => (one.names.length > 0 ? [one.face.key.part] : [])),
-  );
-  return new Set<Part>(['main block', ...parts]);
+/** A key as it is drawn, in points. */
+type Unit = { readonly wide: number; readonly high: number };
+/** So many pictures go on a page at most, and keys are drawn so much lower for it at most. */
+const MOST_A_PAGE = 3;
+const LOWEST = 0.7;
+/** For half as many pages so large a part of the keys may have shortened names, which stand in full at the end. */
+const SOME = 0.05;
+
+/** How large keys are drawn: as wide as the page, or less, or lower, where more pictures then fit on it and hardly a name suffers. */
+function unitFor(layers: readonly Layer[], box: PageBox, wide: number, rows: number): Unit {
+  const widest = (box.width - 2 * box.margin) / wide;
+  const room = box.height - 2 * box.margin - 18 - box.title * 1.9;
+  const cutAt = (unit: Unit): number => {
+    const size = nameSize(layers, unit);
+    return layers.reduce((sum, layer) => sum + layer.keys.filter((one) => !fits(one, unit, size)).length, 0);
+  };
+  const whole = { wide: widest, high: widest };
+  const named = layers.reduce((sum, layer) => sum + layer.keys.filter((one) => one.names.length > 0).length, 0);
+  const most = cutAt(whole) + SOME * named;
+  let best: Unit = whole;
+  for (let each = 2; each <= Math.min(MOST_A_PAGE, layers.length); each++) {
+    const high = Math.min(widest, ((room - (each - 1) * LAYER_GAP) / each - HEADING) / rows);
+    const lower = { wide: Math.min(widest, high / LOWEST), high };
+    for (const unit of [{ wide: high, high }, lower]) if (cutAt(unit) <= most) best = unit;
+  }
+  return best;
 }
 
 /** The largest type in which every name fits its key; never under what can be read, where some are shortened instead. */
-function nameSize(layers: readonly Layer[], unit: number): number {
+function nameSize(layers: readonly Layer[], unit: Unit): number {
   for (let size = LARGEST_NAME; size > HARD_TO_READ; size -= 0.25)
     if (layers.every((layer) => layer.keys.every((one) => fits(one, unit, size)))) return size;
   return HARD_TO_READ;
 }
 
 /** Words are never broken inside on a key: a name that would need it doesn't fit. */
-function fits({ face, names }: Named, unit: number, size: number): boolean {
+function fits({ face, names }: Named, unit: Unit, size: number): boolean {
   if (names.length === 0) return true;
   const [width, height] = roomOn(face.key, unit);
   const whole = names
@@ -136,62 +142,53 @@ function fits({ face, names }: Named, unit: number, size: number): boolean {
   return whole && linesOf(names, width, size).length * size * LEADING <= height;
 }
 
-function roomOn(key: Key, unit: number): readonly [width: number, height: number] {
-  return [key.width * unit - 2 * PAD - 2, key.height * unit - LEGEND - 3 * PAD];
+function roomOn(key: Key, unit: Unit): readonly [width: number, height: number] {
+  return [key.width * unit.wide - 2 * PAD - 2, key.height * unit.high - LEGEND - 3 * PAD];
 }
 
 function linesOf(names: readonly string[], width: number, size: number): string[] {
   return names.flatMap((name) => wrapText(name, 'words', width / size));
 }
 
-function titleOf(title: string, box: PageBox, first: boolean): Block {
-  const size = first ? box.title : 9;
-  const words = shorten(title, 'bold', size, box.width - 2 * box.margin);
-  return {
-    role: first ? 'title' : 'note',
-    items: text(words, 'bold', size, box.margin, box.margin + size * 0.95),
-  };
-}
-
-function headingOf(modifiers: readonly Modifier[], notation: Notation, box: PageBox, y: number): Block {
+function headingOf(modifiers: readonly Modifier[], notation: Notation, x: number, y: number): Block {
   const words =
     modifiers.length === 0
       ? 'Without a modifier'
       : `With ${modifiers.map((one) => modifierLabel(one, notation)).join(' + ')}`;
-  return { role: 'heading', items: text(words, 'bold', 11, box.margin, y + 12) };
+  return { role: 'heading', items: text(words, 'bold', 11, x, y + 12) };
 }
 
 type Drawing = {
   readonly layer: Layer;
-  readonly shown: ReadonlySet<Part>;
+  readonly shown: ReadonlySet<Key>;
   readonly left: number;
   readonly top: number;
-  readonly unit: number;
+  readonly unit: Unit;
   readonly size: number;
   readonly notation: Notation;
-  readonly box: PageBox;
+  readonly x: number;
   readonly y: number;
   /** Takes in the commands whose names are shortened. */
   readonly short: Set<CommandId>;
 };
 
-function keysOf({ layer, shown, left, top, unit, size, notation, box, y, short }: Drawing): Block[] {
+function keysOf({ layer, shown, left, top, unit, size, notation, x: from, y, short }: Drawing): Block[] {
   const drawn: Block[] = [];
   const others: Item[] = [];
   for (const { face, names } of layer.keys) {
     const { key } = face;
-    if (!shown.has(key.part)) continue;
-    const x = box.margin + (key.x - left) * unit;
-    const at = y + (key.y - top) * unit;
-    const wide = key.width * unit - 2 * PAD - 2;
+    if (!shown.has(key)) continue;
+    const x = from + (key.x - left) * unit.wide;
+    const at = y + (key.y - top) * unit.high;
+    const wide = key.width * unit.wide - 2 * PAD - 2;
     const held = isModifierKey(key) && (layer.modifiers as readonly string[]).includes(key.name);
     const used = names.length > 0 || held;
     const cap: Item = {
       kind: 'cap',
       x: x + 1,
       y: at + 1,
-      width: key.width * unit - 2,
-      height: key.height * unit - 2,
+      width: key.width * unit.wide - 2,
+      height: key.height * unit.high - 2,
       ...(used ? { strong: true } : {}),
     };
     const label = shorten(keyFaceLabel(key, notation), 'keys', LEGEND, wide);
@@ -234,23 +231,4 @@ function cut(names: readonly string[], width: number, size: number, most: number
   const kept = lines.slice(0, most);
   const last = kept.pop() ?? '';
   return [...kept, shorten(`${last} ${lines.slice(most).join(' ')}`, 'words', size, width)];
-}
-
-/** The chosen commands that have keys on no picture, and those whose names were shortened. */
-function restOf(request: SheetRequest, layers: readonly Layer[], short: ReadonlySet<CommandId>): CommandId[] {
-  const seen = new Map<CommandId, number>();
-  for (const layer of layers)
-    for (const { face } of layer.keys)
-      for (const one of face.holders) seen.set(one.command.id, (seen.get(one.command.id) ?? 0) + 1);
-  return chosenCommands(request)
-    .filter(({ id }) => short.has(id) || (seen.get(id) ?? 0) < (request.keymap.bindings.get(id)?.length ?? 0))
-    .map((one) => one.id);
-}
-
-function footerOf(right: string, owner: string, { width, height, margin }: PageBox): Item[] {
-  const y = height - margin + 4;
-  return [
-    ...text(shorten(owner, 'words', 7.5, width / 2), 'words', 7.5, margin, y, true),
-    ...text(right, 'words', 7.5, width - margin - widthOf(right, 'words') * 7.5, y, true),
-  ];
 }

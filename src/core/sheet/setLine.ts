@@ -15,6 +15,8 @@ const OR_GAP = 0.35;
 const DOT_ROOM = 1.15;
 const MARK_ROOM = 1.2;
 const MARK_SIDE = 0.85;
+const BOX_ROOM = 1.4;
+const BOX_SIDE = 1;
 const NARROWEST_NAME = 5;
 const NOTE_SIZE = 0.82;
 const NOTE_LEADING = 1.15;
@@ -98,8 +100,8 @@ function rowsOf(keys: readonly (readonly string[])[], width: number): (readonly 
 }
 
 /** The room before a name for what is noted of its line. */
-function indentOf({ changed, mark }: SheetLine): number {
-  return (changed ? DOT_ROOM : 0) + (mark ? MARK_ROOM : 0);
+function indentOf({ changed, mark, box }: SheetLine): number {
+  return (box ? BOX_ROOM : 0) + (changed ? DOT_ROOM : 0) + (mark ? MARK_ROOM : 0);
 }
 
 /** Keys stand level with the last line of the name, so that a broken name is read to its end before them. */
@@ -177,7 +179,13 @@ export function lineBlock(set: SetLine, x: number, top: number, width: number, s
   const items: Item[] = [];
   const indent = indentOf(set.line) * size;
   const baseline = top + size * BASELINE;
-  if (set.line.changed) items.push({ kind: 'dot', x: x + size * 0.4, y: baseline - size * 0.34, radius: size * 0.3 });
+  const before = set.line.box ? BOX_ROOM * size : 0;
+  if (set.line.box) {
+    const side = BOX_SIDE * size;
+    items.push({ kind: 'cap', x, y: baseline - side * 0.86, width: side, height: side, strong: true });
+  }
+  if (set.line.changed)
+    items.push({ kind: 'dot', x: x + before + size * 0.4, y: baseline - size * 0.34, radius: size * 0.3 });
   if (set.line.mark) {
     const side = MARK_SIDE * size;
     items.push({ kind: 'mark', x: x + indent - MARK_ROOM * size, y: baseline - side * 0.86, side, ink: set.line.mark });

@@ -1,5 +1,6 @@
 import type { Ink } from '../workspace/dressing';
 import type { Face } from './measure';
+import type { Sign } from './signs';
 
 /** What a sheet says, before it is set: groups of lines, each a name and the caps of its keys. */
 export type SheetLine = {
@@ -12,6 +13,8 @@ export type SheetLine = {
   readonly columns?: readonly (readonly (readonly string[])[])[];
   /** Soft words below the name: a memory hook, where it lives, what it had. */
   readonly notes?: readonly string[];
+  /** Whether a box to tick stands before it. */
+  readonly box?: true;
   /** Whether it differs from the factory keys. */
   readonly changed: boolean;
   /** The ink its menu line is marked with, if any. */
@@ -66,6 +69,8 @@ export type Item =
     }
   /** The shape of a mark in a square of this side, from its top left corner. */
   | { readonly kind: 'mark'; readonly x: number; readonly y: number; readonly side: number; readonly ink: Ink }
+  /** The shape of a modifier in a square of this side, from its top left corner. */
+  | { readonly kind: 'sign'; readonly x: number; readonly y: number; readonly side: number; readonly sign: Sign }
   | { readonly kind: 'dot'; readonly x: number; readonly y: number; readonly radius: number };
 
 /** Items that are read together, in reading order: what a screen reader or a text copy gets as one line. */

@@ -6,10 +6,10 @@ import { turnArea } from '../program/turnArea';
 import { capsOf, parsedOf } from './capsOf';
 import type { SheetContents, SheetGroup, SheetLine } from './sheet';
 import type { SheetRequest } from './sheetRequest';
-import type { Extra, SheetNotation, SheetSpec } from './sheetSpec';
+import { compares, type Extra, type SheetNotation, type SheetSpec } from './sheetSpec';
 import { TASK_ORDER, taskOf } from './tasks';
 
-const NOTATION_NOTES: Readonly<Record<SheetNotation, string>> = {
+export const NOTATION_NOTES: Readonly<Record<SheetNotation, string>> = {
   windows: 'Windows keys',
   mac: 'Mac keys',
   symbols: 'Mac keys',
@@ -78,7 +78,7 @@ export function sheetContents(request: SheetRequest): SheetContents {
 export function chosenCommands(request: Omit<SheetRequest, 'keymapName' | 'footer'>): readonly Command[] {
   const { program, keymap, factory, spec, uses } = request;
   const has = (command: Command): boolean => bindingsOf(keymap, command.id).length > 0;
-  if (spec.form === 'difference') {
+  if (compares(spec)) {
     const { keymap: before } = baseOf(request);
     return program.commands.filter(({ id }) => !sameKeys(bindingsOf(keymap, id), bindingsOf(before, id)));
   }
@@ -114,7 +114,8 @@ function within<T>(list: readonly T[], one: T): boolean {
   return list.length === 0 || list.includes(one);
 }
 
-function baseOf({ base, factory }: Pick<SheetRequest, 'base' | 'factory'>): { name: string; keymap: Keymap } {
+/** What a sheet compares with. */
+export function baseOf({ base, factory }: Pick<SheetRequest, 'base' | 'factory'>): { name: string; keymap: Keymap } {
   return base ?? { name: 'Factory keys', keymap: factory };
 }
 

@@ -1,12 +1,13 @@
-import { DEFAULT_SHEET, type SheetSpec } from './sheetSpec';
+import { DEFAULT_SHEET, type SheetSpec, usualSheet } from './sheetSpec';
 
 type Values = Readonly<Record<string, string>>;
 
 /** The choices of a sheet as an address tells them: what goes on it, and whatever differs from the usual. */
 export function sheetQuery(spec: SheetSpec): Values {
+  const usually = usualSheet(spec.form);
   return Object.fromEntries(
     Object.entries(spec).flatMap(([name, value]) => {
-      const usual = DEFAULT_SHEET[name as keyof SheetSpec];
+      const usual = (name === 'form' ? DEFAULT_SHEET : usually)[name as keyof SheetSpec];
       if (name !== 'contents' && JSON.stringify(value) === JSON.stringify(usual)) return [];
       return [[name, typeof value === 'object' ? JSON.stringify(value) : String(value)]];
     }),

@@ -1,8 +1,8 @@
 import { NOTATIONS } from '../chord/writeChord';
 import type { CommandId, ContextId, Kind } from '../program/program';
 
-/** The forms of paper people keep: beside the desk, in a pocket, stuck to the screen, the keys themselves, what changed, all there is. */
-export const FORMS = ['desk', 'card', 'note', 'poster', 'difference', 'programs', 'reference'] as const;
+/** The forms of paper people keep: beside the desk, in a pocket, stuck to the screen, the keys themselves, what changed, the steps by hand, all there is. */
+export const FORMS = ['desk', 'card', 'note', 'poster', 'difference', 'steps', 'programs', 'reference'] as const;
 export type Form = (typeof FORMS)[number];
 
 /** Paper in points (1/72 inch), upright: ISO 216 A sizes and ANSI/ASME Y14.1 Letter. */
@@ -42,6 +42,8 @@ export type SheetNotation = (typeof SHEET_NOTATIONS)[number];
 export const EXTRAS = ['changed', 'marks', 'hooks', 'path', 'was'] as const;
 export type Extra = (typeof EXTRAS)[number];
 
+export const POSTER_LAYERS = ['each', 'together'] as const;
+
 /** Everything that is chosen of a sheet. Plain data: stored with a keymap under a name, and told by an address. */
 export type SheetSpec = {
   readonly form: Form;
@@ -65,11 +67,13 @@ export type SheetSpec = {
   readonly way: Way;
   readonly card: CardSize;
   readonly note: NoteSize;
+  /** Whether a key poster has a picture for each layer, or all layers on the keys of one. */
+  readonly layers: (typeof POSTER_LAYERS)[number];
   /** Whether a card is folded in the middle. */
   readonly fold: boolean;
   /** How many pages it is to take at most; 0 for as many as it takes to be read well. */
   readonly pages: number;
-  /** The address of the keymap that a difference sheet compares with; empty for the factory's. */
+  /** The address of the keymap that a difference sheet compares with, and steps lead from; empty for the factory's. */
   readonly base: string;
   /** The other keymaps of a sheet of several programs, each as `program/keymap`; and whether only keys that differ count. */
   readonly programs: readonly string[];
@@ -96,9 +100,27 @@ export const DEFAULT_SHEET: SheetSpec = {
   way: 'across',
   card: 'A6',
   note: '76 x 76 mm',
+  layers: 'each',
   fold: false,
   pages: 0,
   base: '',
   programs: [],
   differ: false,
 };
+
+/** Whether a form shows two keymaps of the program, one against the other. */
+export const compares = ({ form }: Pick<SheetSpec, 'form'>): boolean => form === 'difference' || form === 'steps';
+
+/** What the whole reference has unless it is told otherwise. */
+const WHOLE = { contents: 'all', keyless: true } as const;
+
+/** What is usual for a form until something else is said. */
+export function usualSheet(form: Form): SheetSpec {
+  return { ...DEFAULT_SHEET, form, ...(form === 'reference' ? WHOLE : {}) };
+}
+
+/** The choices after another form is taken. */
+export function withForm(spec: SheetSpec, form: Form): SheetSpec {
+  if (form === 'reference') return { ...spec, form, ...WHOLE };
+  return { ...spec, form, keyless: spec.form === 'reference' ? DEFAULT_SHEET.keyless : spec.keyless };
+}

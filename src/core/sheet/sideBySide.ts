@@ -11,11 +11,14 @@ export type SideBySide = {
     readonly name: string;
     readonly menu: string;
     readonly task: string;
-    /** What it is called in programs that call it otherwise. */
+    /** What it is called in programs that call it otherwise, and where it only likely does the same. */
     readonly others: readonly string[];
     readonly keys: readonly (readonly ChordText[])[];
   }[];
 };
+
+/** Said of what came by way of another program and is not sure itself. */
+export const LIKELY = ' (likely)';
 
 /** One program of several: what it is called, and its keymap. */
 export type Column = { readonly head: string; readonly keymap: Keymap };
@@ -24,7 +27,7 @@ export type Column = { readonly head: string; readonly keymap: Keymap };
 export function sideBySide(columns: readonly Column[], table: readonly ConceptRow[]): SideBySide {
   return {
     heads: columns.map((one) => one.head),
-    rows: table.flatMap(({ commands }) => {
+    rows: table.flatMap(({ commands, likely }) => {
       const own = commands.filter((one) => one !== null);
       const [first] = own;
       const keys = commands.map((one, i) => {
@@ -33,7 +36,9 @@ export function sideBySide(columns: readonly Column[], table: readonly ConceptRo
       });
       if (!first || own.length < 2 || keys.every((one) => one.length === 0)) return [];
       const others = commands.flatMap((one, i) =>
-        one && one.name !== first.name ? [`${columns[i]?.head.split(' · ')[0]}: ${one.name}`] : [],
+        one && (one.name !== first.name || likely.includes(i))
+          ? [`${columns[i]?.head.split(' · ')[0]}: ${one.name}${likely.includes(i) ? LIKELY : ''}`]
+          : [],
       );
       return [{ name: first.name, menu: first.path[0] ?? '', task: taskOf(first), others, keys }];
     }),

@@ -2,9 +2,11 @@ import { INK_COLORS } from '../workspace/appearance';
 import { INK_SHAPES } from '../workspace/dressing';
 import { FACES, type Face } from './measure';
 import type { Item, Page, SheetLayout } from './sheet';
+import { SIGN_SHAPES } from './signs';
 
 const GAP = 12;
 const safe = (text: string): string => text.replace(/[&<>"]/g, (one) => `&#${one.charCodeAt(0)};`);
+const n4 = (value: number): string => String(Math.round(value * 10_000) / 10_000);
 const n = (value: number): string => String(Math.round(value * 100) / 100);
 
 /**
@@ -97,6 +99,8 @@ function shapeOf(item: Exclude<Item, { kind: 'rule' | 'cap' | 'text' }>): string
       return `<path d="M${n(item.x)} ${n(item.y)}L${n(item.toX)} ${n(item.toY)}" stroke="#777" stroke-width="0.5"${item.dashed ? ' stroke-dasharray="3 3"' : ''}/>`;
     case 'dot':
       return `<circle cx="${n(item.x)}" cy="${n(item.y)}" r="${n(item.radius)}"/>`;
+    case 'sign':
+      return `<path d="${SIGN_SHAPES[item.sign]}" transform="translate(${n(item.x)} ${n(item.y)}) scale(${n4(item.side / 12)})" fill-rule="evenodd"/>`;
     case 'mark':
       return `<path d="${INK_SHAPES[item.ink]}" transform="translate(${n(item.x)} ${n(item.y)}) scale(${item.side / 12})" fill="${INK_COLORS[item.ink]}" fill-rule="evenodd"/>`;
   }

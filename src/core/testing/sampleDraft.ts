@@ -11,6 +11,7 @@ export const sampleDraft = (values: Partial<DraftState> = {}): DraftState => ({
   locked: false,
   revision: 1,
   cursor: 0,
+  leftAside: 0,
   keptCursor: 0,
   ...values,
 });

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cutText } from './cutText';
+import { distinct } from './distinct';
 import { entryOf } from './entryOf';
 import { oddCharacter, withoutOdd } from './oddCharacter';
 import { slug, slugs } from './slug';
@@ -36,6 +37,23 @@ describe('text', () => {
       expect(withoutOdd(plain)).toBe(plain);
     }
     fc.assert(fc.property(fc.string({ unit: 'binary' }), (text) => oddCharacter(withoutOdd(text)) === null));
+  });
+
+  it('as names that stand beside each other is made distinct, whatever they are', () => {
+    expect(distinct(['Mine', 'Mine', 'Mine (2)', 'Yours', 'Mine'])).toEqual([
+      'Mine',
+      'Mine (2)',
+      'Mine (2) (2)',
+      'Yours',
+      'Mine (3)',
+    ]);
+    fc.assert(
+      fc.property(fc.array(fc.constantFrom('a', 'a (2)', 'b')), (names) => {
+        const made = distinct(names);
+        expect(new Set(made).size).toBe(names.length);
+        expect(made.every((one, i) => one.startsWith(names[i] ?? ''))).toBe(true);
+      }),
+    );
   });
 
   it('loses at its end only what is asked, and finds in an object only what is its own', () => {

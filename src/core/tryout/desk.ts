@@ -68,8 +68,10 @@ export function freshDesk(program: Program, panels: Arrangement = factoryArrange
 }
 
 /** Calls a command on the desk. */
-export function callCommand(desk: Desk, command: Command): { readonly desk: Desk; readonly did: Did } {
+export function callCommand(before: Desk, command: Command): { readonly desk: Desk; readonly did: Did } {
   const { id, kind, name } = command;
+  // What was opened before makes way for what comes.
+  const desk = { ...before, dialog: null };
   switch (kind) {
     case 'tool':
       return { desk: { ...desk, tool: id, before: desk.tool }, did: { kind: 'took', tool: name } };

@@ -5,13 +5,15 @@ import { counted, type Sentence } from '../text/sentence';
 /** The six inks that menu lines are marked with, each with a shape of its own. The names are of inks and dyes. */
 export const INKS = ['iron', 'madder', 'weld', 'woad', 'walnut', 'orchil'] as const;
 export type Ink = (typeof INKS)[number];
-export const INK_WORDS: Readonly<Record<Ink, { readonly name: string; readonly shape: string }>> = {
-  iron: { name: 'Iron', shape: 'square' },
-  madder: { name: 'Madder', shape: 'triangle' },
-  weld: { name: 'Weld', shape: 'bar' },
-  woad: { name: 'Woad', shape: 'drop' },
-  walnut: { name: 'Walnut', shape: 'ring' },
-  orchil: { name: 'Orchil', shape: 'cross' },
+export const INK_WORDS: Readonly<
+  Record<Ink, { readonly name: string; readonly color: string; readonly shape: string }>
+> = {
+  iron: { name: 'Iron', color: 'black', shape: 'square' },
+  madder: { name: 'Madder', color: 'red', shape: 'triangle' },
+  weld: { name: 'Weld', color: 'olive', shape: 'bar' },
+  woad: { name: 'Woad', color: 'blue', shape: 'drop' },
+  walnut: { name: 'Walnut', color: 'brown', shape: 'ring' },
+  orchil: { name: 'Orchil', color: 'purple', shape: 'cross' },
 };
 /** The shapes as outlines of SVG paths in a square of 12 units, the same on screen and on paper. */
 export const INK_SHAPES: Readonly<Record<Ink, string>> = {

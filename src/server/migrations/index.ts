@@ -7,6 +7,7 @@ import { sheets } from './006-sheets';
 import { summaries } from './007-summaries';
 import { inStep } from './008-in-step';
 import { doneOn } from './009-done-on';
+import { leftAside } from './010-left-aside';
 import type { Migration } from './migration';
 
 export const migrations: readonly Migration[] = [
@@ -19,4 +20,5 @@ export const migrations: readonly Migration[] = [
   summaries,
   inStep,
   doneOn,
+  leftAside,
 ];

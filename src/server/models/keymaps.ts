@@ -8,7 +8,7 @@ import type {
 } from 'sequelize';
 import type { KeymapInBrief } from '../../core/keymap/inBrief';
 import type { Row } from '../../core/keymap/keymap';
-import type { Change } from '../../core/keymap/ticket';
+import type { Change, Ticket } from '../../core/keymap/ticket';
 import { id, json, keyed, number, numberOrNot, table, text, textOrNot, yesOrNo } from './columns';
 import type { ProgramModel } from './programs';
 
@@ -27,6 +27,8 @@ export interface KeymapModel extends Model<InferAttributes<KeymapModel>, InferCr
   revision: number;
   /** How many tickets of the tape are applied; the ones after it have been undone. */
   cursor: number;
+  /** How many tickets were left aside since it was last kept. */
+  leftAside: CreationOptional<number>;
   putAwayAt: string | null;
   lastUsedAt: string | null;
   createdAt: string;
@@ -71,6 +73,14 @@ export interface RevisionModel extends Model<InferAttributes<RevisionModel>, Inf
   keptAt: string;
 }
 
+export interface LeftAsideModel
+  extends Model<InferAttributes<LeftAsideModel>, InferCreationAttributes<LeftAsideModel>> {
+  id: CreationOptional<number>;
+  keymapId: number;
+  tickets: readonly Ticket[];
+  leftAt: string;
+}
+
 export interface SummaryModel extends Model<InferAttributes<SummaryModel>, InferCreationAttributes<SummaryModel>> {
   keymapId: number;
   /** The revision of the draft that it tells of. */
@@ -92,6 +102,7 @@ export function defineKeymaps(sequelize: Sequelize) {
     locked: yesOrNo('locked'),
     revision: number,
     cursor: number,
+    leftAside: { ...number, defaultValue: 0 },
     putAwayAt: textOrNot,
     lastUsedAt: textOrNot,
     createdAt: text,
@@ -124,11 +135,17 @@ export function defineKeymaps(sequelize: Sequelize) {
     cursor: numberOrNot,
     keptAt: text,
   });
+  const LeftAside = table<LeftAsideModel>(sequelize, 'leftAside', 'left_aside', {
+    id,
+    keymapId: number,
+    tickets: json('tickets'),
+    leftAt: text,
+  });
   const Summary = table<SummaryModel>(sequelize, 'summary', 'keymap_summaries', {
     keymapId: keyed(number),
     revision: number,
     contents: json('contents'),
   });
   Keymap.hasOne(Summary, { foreignKey: 'keymapId', as: 'summary' });
-  return { Keymap, Binding, Spare, Ticket, Revision, Summary };
+  return { Keymap, Binding, Spare, Ticket, Revision, LeftAside, Summary };
 }

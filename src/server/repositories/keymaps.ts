@@ -1,6 +1,7 @@
 import { type Attributes, Op, type Transaction } from 'sequelize';
 import { type Tally, tallyAfter, tallyOf } from '../../core/keymap/inBrief';
 import { type Binding, type Keymap, keymapOf, rowsOf } from '../../core/keymap/keymap';
+import type { LeftAside } from '../../core/keymap/keymapView';
 import { afterChanges, type Change, type Ticket } from '../../core/keymap/ticket';
 import { slugs } from '../../core/text/slug';
 import { changedElsewhere, Problem } from '../../schemas/problem';
@@ -236,14 +237,15 @@ export async function freeSlug(programId: number, name: string, transaction: Tra
   return slugs(taken.map((row) => row.slug))(name);
 }
 
-/** Keeps the given state as the keymap's next version. */
+/** Keeps the given state as the keymap's next version; what was left aside on the way there is gone. */
 export async function insertRevision(
   keymapId: number,
   keymap: Keymap,
   cursor: number,
   transaction: Transaction,
 ): Promise<void> {
-  const { Revision } = await models();
+  const { Revision, LeftAside } = await models();
+  await LeftAside.destroy({ where: { keymapId }, transaction });
   const last = await Revision.max<number | null, RevisionModel>('number', { where: { keymapId }, transaction });
   await Revision.create(
     { keymapId, number: (last ?? 0) + 1, bindings: rowsOf(keymap), spares: [...keymap.spares], cursor, keptAt: now() },
@@ -255,9 +257,14 @@ export async function insertRevision(
  * Moves the draft on by one revision, if nobody else has. @returns the keymap then.
  * @throws Problem "changed elsewhere" when the draft is no longer at the revision the edit was made on.
  */
-export async function advance(row: KeymapRow, cursor: number, transaction: Transaction): Promise<KeymapRow> {
+export async function advance(
+  row: KeymapRow,
+  cursor: number,
+  transaction: Transaction,
+  leftAside = row.leftAside,
+): Promise<KeymapRow> {
   const { Keymap } = await models();
-  const moved = { revision: row.revision + 1, cursor, lastUsedAt: now() };
+  const moved = { revision: row.revision + 1, cursor, leftAside, lastUsedAt: now() };
   // One statement that compares and sets, so that nobody comes in between.
   const [changed] = await Keymap.update(moved, { where: { id: row.id, revision: row.revision }, transaction });
   if (changed !== 1) {
@@ -296,19 +303,45 @@ const ticketRow = (keymapId: number, position: number, { title, changes, pulled 
   return { keymapId, position, title, changes: [...changes], pulled: pulled ? [...pulled] : null, createdAt: now() };
 };
 
-/** Puts a ticket on the tape after the applied ones; undone tickets beyond it fall off. */
+/** Puts a ticket on the tape after the applied ones, of which there are so many. */
 export async function appendTicket(
   keymapId: number,
   position: number,
   ticket: Ticket,
   transaction: Transaction,
 ): Promise<void> {
-  const { Ticket, Revision } = await models();
-  const fell = await Ticket.destroy({ where: { keymapId, position: { [Op.gt]: position } }, transaction });
-  // What was kept among those that fell off is no longer to be found on the tape.
-  if (fell > 0)
-    await Revision.update({ cursor: null }, { where: { keymapId, cursor: { [Op.gt]: position } }, transaction });
+  const { Ticket } = await models();
   await Ticket.create(ticketRow(keymapId, position + 1, ticket), { transaction });
+}
+
+/** The undone tickets of a tape, those after a place: mostly there are none, which is soon known. */
+export async function loadUndone(keymapId: number, position: number, transaction: Transaction): Promise<Ticket[]> {
+  const { Ticket } = await models();
+  const where = { keymapId, position: { [Op.gt]: position } };
+  const first = await Ticket.findOne({ attributes: ['id'], where, raw: true, transaction });
+  return first === null ? [] : loadTape(keymapId, transaction, position);
+}
+
+/** Takes undone tickets, those after a place, off the tape and keeps them beside it. */
+export async function leaveAside(
+  keymapId: number,
+  position: number,
+  tickets: readonly Ticket[],
+  transaction: Transaction,
+): Promise<void> {
+  if (tickets.length === 0) return;
+  const { Ticket, Revision, LeftAside } = await models();
+  await LeftAside.create({ keymapId, tickets, leftAt: now() }, { transaction });
+  await Ticket.destroy({ where: { keymapId, position: { [Op.gt]: position } }, transaction });
+  // What was kept among them is no longer to be found on the tape.
+  await Revision.update({ cursor: null }, { where: { keymapId, cursor: { [Op.gt]: position } }, transaction });
+}
+
+/** What was left aside since a keymap was last kept, the newest first. */
+export async function listLeftAside(keymapId: number): Promise<LeftAside[]> {
+  const { LeftAside } = await models();
+  const rows = await LeftAside.findAll({ where: { keymapId }, order: [['id', 'DESC']], ...within(undefined) });
+  return rows.map(({ tickets, leftAt }) => ({ tickets, leftAt }));
 }
 
 /** Renames a keymap, changes whose it is, puts it away or back, notes that it was used. */

@@ -1,4 +1,5 @@
 import type { Item } from '../../core/sheet/sheet';
+import { SIGN_SHAPES } from '../../core/sheet/signs';
 import { INK_COLORS } from '../../core/workspace/appearance';
 import { INK_SHAPES } from '../../core/workspace/dressing';
 import { addContent, hundredths } from './pageContent';
@@ -48,17 +49,17 @@ export class ShapePen {
     for (const item of seldom) this.drawSeldom(item);
   }
 
-  /** Marks and dots, of which there are few. */
+  /** Marks, signs and dots, of which there are few. */
   private drawSeldom(item: Item): void {
     const { document } = this;
     if (item.kind === 'dot') document.circle(item.x, item.y, item.radius).fill('#161616');
-    if (item.kind !== 'mark') return;
+    if (item.kind !== 'mark' && item.kind !== 'sign') return;
     document
       .save()
       .translate(item.x, item.y)
       .scale(item.side / 12)
-      .path(INK_SHAPES[item.ink])
-      .fillColor(INK_COLORS[item.ink])
+      .path(item.kind === 'sign' ? SIGN_SHAPES[item.sign] : INK_SHAPES[item.ink])
+      .fillColor(item.kind === 'sign' ? '#161616' : INK_COLORS[item.ink])
       .fill('even-odd')
       .restore();
   }

@@ -16,7 +16,8 @@ export function onOwnData(prepare: (folder: string) => unknown = () => undefined
   });
   afterAll(async () => {
     await closeDatabase();
-    rmSync(folder, { recursive: true, force: true });
+    // What a page asked for last may still be writing there.
+    rmSync(folder, { recursive: true, force: true, maxRetries: 10, retryDelay: 100 });
   });
   return folder;
 }

@@ -1,4 +1,7 @@
+import { buildClashIndex, findClashes, programFacts } from '../../core/clash/clashIndex';
 import { type ProgramFile, type ProgramWithKeymaps, toProgramFile } from '../../core/file/programFile';
+import { buildKeyboard } from '../../core/keyboard/buildKeyboard';
+import { placeOf } from '../../core/keyboard/placeOf';
 import type { Preview } from '../../core/reading/preview';
 import { programFromReading } from '../../core/reading/programFromReading';
 import type { Reading } from '../../core/reading/readCommandList';
@@ -10,6 +13,7 @@ import { readApart } from '../reading/readApart';
 import { factoryRow, insertKeymap, listKeymaps, loadBindings } from '../repositories/keymaps';
 import { findProgram, insertProgram, loadProgram, updateProgram } from '../repositories/programs';
 import type { Upload } from '../upload';
+import { loadSettings } from './settings';
 import { insertNamed, namedWorkspaces } from './workspaceFiles';
 
 /** Puts a program on the Shelf with its factory keymap and the keymaps that came with it. @returns its address. */
@@ -24,6 +28,22 @@ export function bringIn(contents: ProgramWithKeymaps): Promise<string> {
     for (const one of workspaces) await insertNamed(id, one, numbers, transaction);
     return slug;
   });
+}
+
+/** Where keys of what was brought in clash: the keymap in which most do, and on how many chords; null where none do. */
+export async function clashesIn(slug: string): Promise<{ readonly keymap: string; readonly chords: number } | null> {
+  const row = await findProgram(slug);
+  const place = placeOf(buildKeyboard(await loadSettings()));
+  const keymaps = await listKeymaps(row.id);
+  const counts = await Promise.all(
+    keymaps.map(async (one) => {
+      const facts = programFacts((await loadProgram(row, one.versionId)).program);
+      const index = buildClashIndex(facts, await loadBindings(one.id), place);
+      return { keymap: one.slug, chords: findClashes(index).length };
+    }),
+  );
+  const [most] = counts.sort((a, b) => b.chords - a.chords);
+  return most && most.chords > 0 ? most : null;
 }
 
 /** The program a list makes; @throws Problem when no row of it could be used. */

@@ -16,7 +16,7 @@ import { DEFAULT_RULES } from '../../core/program/program';
 import type { EditMark } from '../../core/sync/versioned';
 import { changedElsewhere, Problem } from '../../schemas/problem';
 import { now } from '../clock';
-import { inTransaction, together } from '../database';
+import { fileStamp, inTransaction, together } from '../database';
 import { doneBefore, noteDone } from '../repositories/inStep';
 import {
   advance,
@@ -29,9 +29,11 @@ import {
   type KeymapRow,
   keptCursor,
   keymapById,
+  leaveAside,
   loadBindings,
   loadKept,
   loadTape,
+  loadUndone,
   rememberAfter,
   tapeLength,
   updateKeymap,
@@ -40,8 +42,8 @@ import {
 import { rulesFor } from '../repositories/programs';
 
 export function draftState(row: KeymapRow, keptCursor: number | null): DraftState {
-  const { id, slug, name, owner, factory, unnamed, locked, revision, cursor } = row;
-  return { id, slug, name, owner, factory, unnamed, locked, revision, cursor, keptCursor };
+  const { id, slug, name, owner, factory, unnamed, locked, revision, cursor, leftAside } = row;
+  return { id, slug, name, owner, factory, unnamed, locked, revision, cursor, leftAside, keptCursor };
 }
 
 /** What an edit did to the bindings, and to the tape if not all of it stays as it was. */
@@ -51,29 +53,42 @@ type Did = {
   readonly changes?: readonly Change[];
   readonly tape?: DraftAnswer['tape'];
   readonly keeps?: boolean;
+  /** Where on the tape it was kept, where that is known without asking. */
+  readonly kept?: number | null;
+  /** Whether the edit is remembered as done already. */
+  readonly noted?: true;
 };
 
 /**
  * Does an edit of a draft if nobody has changed it since what the edit was made on, and once however often it is sent.
+ * @param read what the work needs of the file whatever the keymap turns out to be: every wait for the file is one in which
+ * nobody else can write, so that as much as can be is asked for at once.
  * @throws Problem "changed elsewhere", and "not allowed" where the keymap is locked.
  */
-async function editDraft(
+async function editDraft<Read = undefined>(
   id: number,
   { revision, key }: EditMark,
-  work: (row: KeymapRow, transaction: Transaction) => Promise<Did>,
+  work: (row: KeymapRow, transaction: Transaction, read: Read) => Promise<Did>,
+  read?: (transaction: Transaction) => Promise<Read>,
 ): Promise<DraftAnswer | DoneBefore> {
   let remember = (): void => {};
   const answer = await inTransaction(async (transaction) => {
-    const [before, row] = await together(doneBefore(key, transaction), keymapById(id, transaction));
+    const [before, row, given] = await together(
+      doneBefore(key, transaction),
+      keymapById(id, transaction),
+      read?.(transaction) ?? Promise.resolve(undefined as Read),
+      // Asked for later by whoever remembers.
+      fileStamp(),
+    );
     if (before) return { doneOn: before.doneOn ?? id };
     mustBe(row, revision);
-    const did = await work(row, transaction);
+    const did = await work(row, transaction, given);
     const { row: after, changes = [], keeps = false, tape } = did;
     const [kept, length, next] = await together(
-      keptCursor(after.id, transaction),
+      did.kept === undefined ? keptCursor(after.id, transaction) : Promise.resolve(did.kept),
       tape ? Promise.resolve(0) : tapeLength(after.id, transaction),
       after.id === row.id ? rememberAfter(row, after, changes, keeps) : Promise.resolve(remember),
-      noteDone(key, transaction, after.id),
+      did.noted ? Promise.resolve() : noteDone(key, transaction, after.id),
     );
     remember = next;
     return { state: draftState(after, kept), changes, tape: tape ?? { stays: length, added: null }, keeps };
@@ -96,37 +111,57 @@ function mustBe(row: KeymapRow, revision: number | undefined): void {
  * @throws Problem when the draft has moved on, or the ticket does not fit it or the program.
  */
 export function editKeymap(id: number, mark: EditMark, ticket: Ticket): Promise<DraftAnswer | DoneBefore> {
-  return editDraft(id, mark, async (given, transaction) => {
-    let row = given;
-    const touched = touchedBy([ticket]);
-    const [keymap, taken] = await together(
-      loadBindings(row.id, transaction, touched),
-      rulesFor(row.versionId, touched, transaction),
-    );
-    mustFit(row, keymap, ticket);
-    await refuseUnknown(row, ticket, transaction, taken);
-    if (row.factory) {
-      const start = {
-        programId: row.programId,
-        versionId: row.versionId,
-        name: 'Unnamed keymap',
-        owner: '',
-        unnamed: true,
-        keymap: await loadBindings(row.id, transaction),
-      };
-      row = await insertKeymap(start, transaction);
-    }
-    return putOnTape(row, ticket, transaction);
-  });
+  const touched = touchedBy([ticket]);
+  const read = (transaction: Transaction) =>
+    together(loadBindings(id, transaction, touched), keptCursor(id, transaction));
+  return editDraft(
+    id,
+    mark,
+    async (given, transaction, [keymap, kept]) => {
+      let row = given;
+      const [taken, undone] = await together(
+        rulesFor(row.versionId, touched, transaction),
+        loadUndone(row.id, row.cursor, transaction),
+      );
+      mustFit(row, keymap, ticket);
+      await refuseUnknown(row, ticket, transaction, taken);
+      if (row.factory) {
+        const start = {
+          programId: row.programId,
+          versionId: row.versionId,
+          name: 'Unnamed keymap',
+          owner: '',
+          unnamed: true,
+          keymap: await loadBindings(row.id, transaction),
+        };
+        row = await insertKeymap(start, transaction);
+        return putOnTape(row, ticket, transaction, []);
+      }
+      const did = putOnTape(row, ticket, transaction, undone, () => noteDone(mark.key, transaction, row.id));
+      return { ...(await did), noted: true, kept: kept !== null && kept > row.cursor ? null : kept };
+    },
+    read,
+  );
 }
 
-/** A ticket done and on the tape; tickets that were undone fall off. */
-async function putOnTape(row: KeymapRow, ticket: Ticket, transaction: Transaction): Promise<Did> {
+/**
+ * A ticket done and on the tape; tickets that were undone are left aside.
+ * @param besides what is written with it.
+ */
+async function putOnTape(
+  row: KeymapRow,
+  ticket: Ticket,
+  transaction: Transaction,
+  undone: readonly Ticket[],
+  besides: () => Promise<void> = () => Promise.resolve(),
+): Promise<Did> {
   const { changes, ...added } = ticket;
+  await leaveAside(row.id, row.cursor, undone, transaction);
   const [moved] = await together(
-    advance(row, row.cursor + 1, transaction),
+    advance(row, row.cursor + 1, transaction, row.leftAside + undone.length),
     writeChanges(row.id, changes, transaction),
     appendTicket(row.id, row.cursor, ticket, transaction),
+    besides(),
   );
   return { row: moved, changes, tape: { stays: row.cursor, added } };
 }
@@ -204,7 +239,7 @@ export function keepKeymap(id: number, mark: EditMark): Promise<DraftAnswer | Do
     if (row.unnamed)
       throw new Problem('not valid', 'This keymap has no name yet. Keep it as a new keymap and give it one.');
     await insertRevision(id, await loadBindings(id, transaction), row.cursor, transaction);
-    return { row: await advance(row, row.cursor, transaction), keeps: true };
+    return { row: await advance(row, row.cursor, transaction, 0), keeps: true };
   });
 }
 
@@ -220,7 +255,7 @@ export function keepAsNew(id: number, mark: EditMark, name: string, owner: strin
       const named = { name, owner, slug, unnamed: false };
       await updateKeymap(id, named, transaction);
       await insertRevision(id, keymap, row.cursor, transaction);
-      return { row: { ...(await advance(row, row.cursor, transaction)), ...named }, keeps: true };
+      return { row: { ...(await advance(row, row.cursor, transaction, 0)), ...named }, keeps: true };
     }
     const tape = await loadTape(id, transaction, 0, row.cursor);
     const made = await insertKeymap(
@@ -242,7 +277,9 @@ async function backToKept(row: KeymapRow, transaction: Transaction): Promise<Did
   if (kept.cursor !== null) return moveTo(row, kept.cursor, transaction);
   // The tape no longer leads to what was kept, so one ticket does.
   const changes = compareKeymaps(await loadBindings(row.id, transaction), kept.keymap);
-  return changes.length === 0 ? { row } : putOnTape(row, { title: BACK_TO_KEPT, changes }, transaction);
+  if (changes.length === 0) return { row };
+  const undone = await loadUndone(row.id, row.cursor, transaction);
+  return putOnTape(row, { title: BACK_TO_KEPT, changes }, transaction, undone);
 }
 
 /** A copy of a keymap as its draft stands, under a name of its own. */

@@ -1,6 +1,6 @@
 import type { EditMark, Versioned } from '../../core/sync/versioned';
 import { changedElsewhere } from '../../schemas/problem';
-import { inOneMoment, inTransaction } from '../database';
+import { inOneMoment, inTransaction, together } from '../database';
 import { doneBefore, noteDone, revisionOf, writeRevision } from '../repositories/inStep';
 
 type Work<Value> = {
@@ -27,13 +27,11 @@ export function editInStep<Value>(
   write: Parameters<typeof inTransaction<void>>[0],
 ): Promise<Versioned<Value>> {
   return inTransaction(async (transaction) => {
-    const at = await revisionOf(thing);
-    if (await doneBefore(key, transaction)) return { revision: at, value: await read() };
+    const [at, before] = await together(revisionOf(thing), doneBefore(key, transaction));
+    if (before) return { revision: at, value: await read() };
     if (revision !== undefined && revision !== at)
       throw changedElsewhere(what, { now: { revision: at, value: await read() } });
-    await write(transaction);
-    await writeRevision(thing, at + 1, transaction);
-    await noteDone(key, transaction);
+    await together(write(transaction), writeRevision(thing, at + 1, transaction), noteDone(key, transaction));
     return { revision: at + 1, value: await read() };
   });
 }

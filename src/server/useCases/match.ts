@@ -94,7 +94,8 @@ const planOf = (keymapId: number, source: number) => ({
   what: 'What is settled of this match was',
   read: () => loadPlan(keymapId, source),
 });
-const SAID = { thing: 'counterparts', what: 'What was said of counterparts was', read: loadSaid };
+/** What people said of counterparts, as a thing of one revision. */
+export const SAID = { thing: 'counterparts', what: 'What was said of counterparts was', read: loadSaid };
 
 /** Stores, or forgets, what a person says of a command's counterpart in another program. */
 export async function sayCounterpart(

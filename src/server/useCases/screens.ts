@@ -1,7 +1,7 @@
 import { compareKeymaps } from '../../core/keymap/compareKeymaps';
 import { inBrief } from '../../core/keymap/inBrief';
 import { type Row, rowsOf } from '../../core/keymap/keymap';
-import type { KeptVersion, KeymapSummary, KeymapView } from '../../core/keymap/keymapView';
+import type { History, KeymapSummary, KeymapView } from '../../core/keymap/keymapView';
 import type { Ticket } from '../../core/keymap/ticket';
 import type { KeymapLink, ProgramSummary } from '../../core/view/shelf';
 import { Problem } from '../../schemas/problem';
@@ -13,6 +13,7 @@ import {
   type KeymapRow,
   keymapById,
   listKept,
+  listLeftAside,
   loadKept,
   loadTape,
   tallyOfRow,
@@ -189,17 +190,18 @@ export const loadWholeTape = ofOneMoment(async function loadWholeTape(id: number
   return loadTape((await keymapById(id)).id);
 });
 
-/** Every kept version of a keymap, the newest first, with what each changed. */
-export const loadHistory = ofOneMoment(async function loadHistory(id: number): Promise<KeptVersion[]> {
+/** Every kept version of a keymap, the newest first, with what each changed, and what was left aside since the last. */
+export const loadHistory = ofOneMoment(async function loadHistory(id: number): Promise<History> {
   const now = await bindingsOfRow(await keymapById(id));
   const kept = await listKept(id);
-  return kept.map((one, i) => ({
+  const versions = kept.map((one, i) => ({
     number: one.number,
     keptAt: one.keptAt,
     bindings: rowsOf(one.keymap).length,
     changes: compareKeymaps(kept[i + 1]?.keymap ?? one.keymap, one.keymap),
     toHere: compareKeymaps(now, one.keymap),
   }));
+  return { versions, leftAside: await listLeftAside(id) };
 });
 
 /** Notes that a keymap was opened, so that the next start begins there. That it can't be noted keeps nobody from it. */

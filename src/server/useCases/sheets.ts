@@ -4,17 +4,18 @@ import { draftOf } from '../../core/keymap/draft';
 import { EMPTY_KEYMAP, rowsOf } from '../../core/keymap/keymap';
 import type { Others } from '../../core/sheet/requestOf';
 import type { SheetChange } from '../../core/sheet/sheetEdits';
-import { MOST_PROGRAMS, type SheetSpec } from '../../core/sheet/sheetSpec';
+import { compares, MOST_PROGRAMS, type SheetSpec } from '../../core/sheet/sheetSpec';
 import type { KeptSheet, SheetsView } from '../../core/sheet/sheetsView';
 import { type SideBySide, sideBySide } from '../../core/sheet/sideBySide';
 import type { EditMark, Versioned } from '../../core/sync/versioned';
+import { distinct } from '../../core/text/distinct';
 import { sheetFileQuery, sheetOptions } from '../../schemas/sheets';
 import { now } from '../clock';
 import { inOneMoment, ofOneMoment } from '../database';
 import { loadUses } from '../repositories/advice';
 import { keymapById, listKeymaps, loadBindings } from '../repositories/keymaps';
 import { loadSaid } from '../repositories/match';
-import { findProgram } from '../repositories/programs';
+import { findProgram, programLabels } from '../repositories/programs';
 import { insertSheet, listSheets, sheetById, updateSheet } from '../repositories/sheets';
 import { writeApart } from '../sheets/writeApart';
 import type { SheetFile } from '../sheets/writeSheet';
@@ -47,8 +48,10 @@ export const loadSideBySide = ofOneMoment(async function loadSideBySide(
     views.map((one) => one.program.commands),
     pairsBetween(sides, names, await loadSaid()),
   );
-  const columns = views.map((view, i) => ({
-    head: `${view.program.name} · ${view.draft.name}`,
+  const labels = await programLabels();
+  const heads = distinct(views.map((one) => `${labels.get(one.programSlug) ?? one.program.name} · ${one.draft.name}`));
+  const columns = views.map((_, i) => ({
+    head: heads[i] ?? '',
     keymap: drafts[i]?.keymap ?? EMPTY_KEYMAP,
   }));
   return sideBySide(columns, table);
@@ -101,7 +104,7 @@ export async function sheetFile(
 async function othersOf({ view, bases }: SheetsView, spec: SheetSpec): Promise<Others> {
   if (spec.form === 'programs')
     return { sideBySide: await loadSideBySide(view.programSlug, view.draft.slug, spec.programs) };
-  const base = spec.form === 'difference' ? bases.find((one) => one.slug === spec.base) : undefined;
+  const base = compares(spec) ? bases.find((one) => one.slug === spec.base) : undefined;
   return base ? { base: { name: base.name, keymap: await loadBindings(base.id) } } : {};
 }
 

@@ -6,6 +6,7 @@ import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import { useForm } from 'react-hook-form';
 import type { Command, Context } from '@/core/program/program';
+import { counted } from '@/core/text/sentence';
 import { slugs } from '@/core/text/slug';
 import { newPlace } from '@/schemas/forms';
 import { FormField } from '../kit/FormField';
@@ -65,7 +66,7 @@ export function Places({
               }}
               onKeyDown={(event) => event.key === 'Enter' && (event.target as HTMLElement).blur()}
             />
-            <span className="soft">{used.get(context.id) ?? 0} commands</span>
+            <span className="soft">{counted(used.get(context.id) ?? 0, 'command')}</span>
             {context.parent !== null && !used.has(context.id) && !contexts.some((one) => one.parent === context.id) && (
               <Button
                 variant="text"

@@ -26,6 +26,7 @@ import { useBoardAddress } from './useBoardAddress';
 import { useCommandActions } from './useCommandActions';
 import { useLayer } from './useLayer';
 import { useTapeSteps } from './useTapeSteps';
+import { useWishAddress } from './useWishAddress';
 
 const ConfirmDialog = dynamic(() => import('../parts/ConfirmDialog').then((one) => one.ConfirmDialog));
 
@@ -53,9 +54,9 @@ export function Board({ view, advice, links, initialCommand, initialShown }: Pro
   const bench = useBench({ index, draft, actions, advice, initial: initialCommand, showLayer, ask, search });
   const { selected, select, propose, answered, reach } = bench;
   const { onUndo, onRedo, onGoTo, onPull } = useTapeSteps(draft, actions, bench.capture, ask);
+  const wishAddress = useWishAddress(programSlug, now.state.slug);
   const { actionsFor, restoreAll } = useCommandActions({
-    ...{ program, facts, selected, draft, actions, ask },
-    wishAddress: ({ id }) => `/wishes/${programSlug}/${now.state.slug}?wish=${encodeURIComponent(id)}`,
+    ...{ program, facts, selected, draft, actions, ask, wishAddress },
     onHistory: () => setShown('command history'),
   });
   useBoardAddress(programSlug, now.state.slug, selected?.id ?? null, shown);
@@ -83,8 +84,8 @@ export function Board({ view, advice, links, initialCommand, initialShown }: Pro
     },
     [facts, select],
   );
-  const nameOf = useCallback((id: CommandId) => facts.commands.get(id)?.name ?? id, [facts]);
   const chooseKeyboard = useCallback(() => setShown('keyboard'), []);
+  const onHistory = useCallback(() => setShown('history'), []);
   const showCard = useCallback((code: string) => setShown(`key ${code}`), []);
   /** Closes what is shown over the Board before something is done on it. */
   const after =
@@ -111,6 +112,7 @@ export function Board({ view, advice, links, initialCommand, initialShown }: Pro
           commands={program.commands}
           reach={bench.ready ? reach : null}
           inputRef={search}
+          wishAddress={wishAddress}
           onSelect={select}
           onOpen={bench.openBench}
         />
@@ -133,7 +135,7 @@ export function Board({ view, advice, links, initialCommand, initialShown }: Pro
           </Suspense>
         </div>
         <Suspense>
-          <Tape {...{ draft: now, nameOf, onGoTo, onPull }} onOpen={openById} />
+          <Tape {...{ draft: now, facts, onGoTo, onPull, onHistory }} onOpen={openById} />
         </Suspense>
         <p className="hidden" role="status">
           {bench.said}

@@ -3,6 +3,7 @@
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { memo, useMemo, useState } from 'react';
+import { ariaKeys } from '@/core/chord/ariaKeys';
 import type { ClashIndex } from '@/core/clash/clashIndex';
 import { compareKeymaps } from '@/core/keymap/compareKeymaps';
 import { type Draft, tapeLengthOf } from '@/core/keymap/draft';
@@ -14,6 +15,7 @@ import { ActionsMenu } from '../parts/ActionsMenu';
 import { KeymapPicker } from '../parts/KeymapPicker';
 import { NameDialog } from '../parts/NameDialog';
 import { useNotice } from '../shell/Notices';
+import { useSettings } from '../shell/SettingsContext';
 import type { Shown } from './BoardDialogs';
 import { useTroubleCount } from './useTroubleCount';
 
@@ -34,6 +36,7 @@ type Props = {
 export const BoardBar = memo(function BoardBar(props: Props) {
   const { programName, programSlug, draft, index, links, actions, onUndo, onRedo, onShow, onRestoreAll } = props;
   const { state } = draft;
+  const mac = useSettings().where.desktop === 'mac';
   const [naming, setNaming] = useState(false);
   const tell = useNotice();
   const changes = useMemo(() => compareKeymaps(draft.kept, draft.keymap).length, [draft.kept, draft.keymap]);
@@ -55,7 +58,9 @@ export const BoardBar = memo(function BoardBar(props: Props) {
       ];
   const discard = async (): Promise<void> => {
     if (await actions.discard())
-      tell(`${counted(changes, 'change')} discarded. ${state.keptCursor === null ? 'Undo' : 'Redo'} brings them back.`);
+      tell(
+        `Changes of ${counted(changes, 'command')} discarded. ${state.keptCursor === null ? 'Undo' : 'Redo'} brings them back.`,
+      );
   };
   return (
     <header className="bar">
@@ -70,14 +75,19 @@ export const BoardBar = memo(function BoardBar(props: Props) {
       />
       <DraftPill state={state} changes={changes} />
       <span className="push" />
-      <Button variant="text" aria-disabled={state.cursor === 0} onClick={onUndo} aria-keyshortcuts="Control+Z">
+      <Button
+        variant="text"
+        aria-disabled={state.cursor === 0}
+        onClick={onUndo}
+        aria-keyshortcuts={ariaKeys(['Mod+Z'], mac)}
+      >
         Undo
       </Button>
       <Button
         variant="text"
         aria-disabled={state.cursor >= tapeLengthOf(draft)}
         onClick={onRedo}
-        aria-keyshortcuts="Control+Shift+Z"
+        aria-keyshortcuts={ariaKeys(['Mod+Shift+Z'], mac)}
       >
         Redo
       </Button>

@@ -1,12 +1,15 @@
 'use client';
 
 import Button from '@mui/material/Button';
+import Link from 'next/link';
 import { type KeyboardEvent, memo, type RefObject, useEffect, useRef } from 'react';
+import { MOST_WISHED } from '@/core/advice/wishList';
 import type { ClashIndex } from '@/core/clash/clashIndex';
 import { countOn, NO_FILTER } from '@/core/finder/filters';
 import type { Draft } from '@/core/keymap/draft';
 import type { Command } from '@/core/program/program';
 import type { ReachOf } from '@/core/reach/reachOf';
+import { counted } from '@/core/text/sentence';
 import { useStable } from '../kit/useStable';
 import { useSettings } from '../shell/SettingsContext';
 import styles from './board.module.css';
@@ -29,6 +32,7 @@ type Props = {
   /** Null until reach is worked out for all keys. */
   readonly reach: ReachOf | null;
   readonly inputRef: RefObject<HTMLInputElement | null>;
+  readonly wishAddress: (commands: readonly Command[]) => string;
   readonly onSelect: (command: Command) => void;
   /** Enter: go on to the bench. */
   readonly onOpen: () => void;
@@ -36,7 +40,7 @@ type Props = {
 
 /** Finds a command by its words, its menu or its keys. The field keeps the focus; arrow keys move through what it found. */
 export const Finder = memo(function Finder(props: Props) {
-  const { commands, index, draft, selected, turns, reach, inputRef, onSelect, onOpen } = props;
+  const { commands, index, draft, selected, turns, reach, inputRef, wishAddress, onSelect, onOpen } = props;
   const { platform, where } = useSettings();
   const found = useFound(commands, index, draft.factory, reach, selected);
   const { query, setQuery, filter, setFilter, keys, setKeys, shown, counts, rows, at, inMenuOrder } = found;
@@ -117,8 +121,9 @@ export const Finder = memo(function Finder(props: Props) {
     <section className={styles.finder} aria-label="Find a command">
       <FindField {...{ inputRef, query, keys, onQuery, onWay }} onKeyDown={onFieldKeyDown} />
       <Filters program={index.facts.program} filter={filter} counts={counts} onChange={setFilter} />
+      {shown.length < commands.length && <WishForThese commands={shown} address={wishAddress} />}
       <p className="hidden" role="status">
-        {shown.length} commands
+        {counted(shown.length, 'command')}
       </p>
       <div
         ref={scroller}
@@ -145,3 +150,19 @@ export const Finder = memo(function Finder(props: Props) {
     </section>
   );
 });
+
+/** Puts all that is found on the wish list in one step, so that a family can be planned together. */
+function WishForThese({ commands, address }: { commands: readonly Command[]; address: Props['wishAddress'] }) {
+  if (commands.length < 2 || commands.length > MOST_WISHED) return null;
+  return (
+    <Button
+      variant="inline"
+      component={Link}
+      href={address(commands)}
+      prefetch={false}
+      sx={{ alignSelf: 'flex-start' }}
+    >
+      Wish for better keys for these {commands.length}
+    </Button>
+  );
+}

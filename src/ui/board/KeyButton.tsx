@@ -38,7 +38,7 @@ export const KeyButton = memo(function KeyButton(props: KeyProps) {
   const parsed = chord === null ? null : parseCanonical(chord);
   const spoken = modifier
     ? `${label}, layer ${on ? 'on' : 'off'}`
-    : `${parsed ? writeChord(parsed, notation) : label}: ${fixed !== null ? 'fixed by the program' : names.length > 0 ? names.join(', ') : 'free'}`;
+    : `${parsed ? writeChord(parsed, notation) : label}: ${fixed !== null ? 'fixed by the program' : names.length > 0 ? names.join(', ') : face.desktop !== null ? `the desktop ${face.desktop}` : 'free'}`;
   const shifted = key.levels[1]?.char;
   return (
     <button

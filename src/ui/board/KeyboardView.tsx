@@ -49,7 +49,7 @@ export const KeyboardView = memo(function KeyboardView(props: KeyboardProps) {
           onWhole={setWhole}
         />
       </Row>
-      {free && <FreeLayers {...props} />}
+      {free && <FreeLayers {...props} shown={shown} />}
       <div className={styles.place} style={{ '--shape': area.width / (area.height * 1.036) } as CSSProperties}>
         <div
           ref={board}

@@ -5,7 +5,7 @@ import { memo, useMemo } from 'react';
 import { modifierLabel } from '@/core/chord/writeChord';
 import { DESKTOP_NAMES } from '@/core/desktop/desktopKeys';
 import type { Key } from '@/core/keyboard/keyboard';
-import { countFree, layersFor } from '@/core/layer/layer';
+import { countFree, type KeyFace, layersFor } from '@/core/layer/layer';
 import { FilterChip } from '../kit/FilterChip';
 import { Row } from '../kit/Row';
 import { KeyCaps } from '../parts/KeyCaps';
@@ -84,13 +84,19 @@ export const OfKeyboard = memo(function OfKeyboard({ card, onCard, onChooseKeybo
   );
 });
 
-/** How many keys of each layer are free, for the command on the bench or for anybody. */
-export function FreeLayers({ index, command, modifiers, onLayer }: KeyboardProps) {
+/** How many of the keys that are shown are free on each layer, for the command on the bench or for anybody. */
+export function FreeLayers({
+  index,
+  command,
+  modifiers,
+  shown,
+  onLayer,
+}: KeyboardProps & { readonly shown: readonly KeyFace[] }) {
   const { settings, where } = useSettings();
-  const counts = useMemo(
-    () => layersFor(where.desktop).map((layer) => [layer, countFree(where, index, layer, command)] as const),
-    [where, index, command],
-  );
+  const counts = useMemo(() => {
+    const keys = shown.map((face) => face.key);
+    return layersFor(where.desktop).map((layer) => [layer, countFree(where, index, layer, command, keys)] as const);
+  }, [where, index, command, shown]);
   return (
     <Row wraps gap={1} role="group" aria-label="Free keys by layer">
       <span className="soft">{command ? `Free for ${command.name}:` : 'Free:'}</span>

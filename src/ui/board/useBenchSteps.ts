@@ -10,6 +10,7 @@ import { listed } from '@/core/text/sentence';
 import type { DraftActions } from '../draft/useDraft';
 import { useStable } from '../kit/useStable';
 import type { Question } from '../parts/ConfirmDialog';
+import { spoken } from '../parts/spoken';
 import type { Chain } from './useSelection';
 
 type Given = {
@@ -59,6 +60,7 @@ export function useBenchSteps({ selected, draft, actions, chain, capture, goOn, 
     const run = async (asked: boolean): Promise<void> => {
       const changes = [dropKeys(draft.current.keymap, selected.id, [chord])];
       const stored = actions.edit({ title: selected.name, changes });
+      setSaid(`${spoken(chord)} removed from ${selected.name}.`);
       if (asked) await stored;
       capture.current?.focus();
     };

@@ -1,8 +1,11 @@
 import { type RefObject, useCallback } from 'react';
+import { MOST_WISHED } from '@/core/advice/wishList';
 import { backToFactory } from '@/core/clash/backToFactory';
 import { buildClashIndex, type ProgramFacts } from '@/core/clash/clashIndex';
+import { giveBack, owedBy } from '@/core/clash/owedBy';
 import { markSpare } from '@/core/keymap/changeKeys';
 import type { Draft } from '@/core/keymap/draft';
+import { holds } from '@/core/keymap/keymap';
 import type { Command, Program } from '@/core/program/program';
 import { cutText } from '@/core/text/cutText';
 import { counted } from '@/core/text/sentence';
@@ -10,6 +13,7 @@ import type { DraftActions } from '../draft/useDraft';
 import { useStable } from '../kit/useStable';
 import type { Action } from '../parts/ActionsMenu';
 import type { Question } from '../parts/ConfirmDialog';
+import { spoken } from '../parts/spoken';
 import { useNotice } from '../shell/Notices';
 import { useSettings } from '../shell/SettingsContext';
 
@@ -21,7 +25,7 @@ type Given = {
   readonly actions: DraftActions;
   readonly ask: (question: Question) => void;
   /** Where the command is wished better keys for. */
-  readonly wishAddress: (command: Command) => string;
+  readonly wishAddress: (commands: readonly Command[]) => string;
   readonly onHistory: () => void;
 };
 
@@ -42,12 +46,33 @@ export function useCommandActions({ program, facts, selected, draft, actions, as
     (commands: readonly Command[], title: string): void => {
       const { keymap, factory } = draft.current;
       const ids = commands.map((one) => one.id);
-      const back = backToFactory(buildClashIndex(facts, keymap, where.place), where, factory, ids, title);
+      const index = buildClashIndex(facts, keymap, where.place);
+      const back = backToFactory(index, where, factory, ids, title);
       if (!back) {
         tell('These commands are on their factory keys already.');
         return;
       }
-      const run = () => void actions.edit(back.ticket);
+      const owed = owedBy(index, where.place, factory, commands);
+      const run = () => {
+        void actions.edit(back.ticket);
+        const free = owed.filter(({ command, chord }) => !holds(draft.current.keymap, command.id, chord));
+        const [first] = free;
+        if (!first) return;
+        const whom = new Set(free.map((one) => one.command)).size;
+        const name = whom === 1 ? first.command.name : counted(whom, 'command');
+        tell(
+          `${title}. ${free.length === 1 ? `${spoken(first.chord)} is` : counted(free.length, 'chord is', 'chords are')} free again.`,
+          {
+            words: `Give ${free.length === 1 ? 'it' : 'them'} back to ${name}`,
+            // On whatever the draft is by then.
+            run: () =>
+              void actions.edit({
+                title: cutText(`Back to ${name}`, 200),
+                changes: giveBack(draft.current.keymap, free),
+              }),
+          },
+        );
+      };
       if (back.losers.length === 0) {
         run();
         return;
@@ -86,7 +111,12 @@ export function useCommandActions({ program, facts, selected, draft, actions, as
       ]),
       ['Back to its factory keys', () => restore([selected], `${selected.name} back to factory`)],
       ...ofMenu([[`All of ${menu} back to factory keys`, () => restore(inMenu, `${menu} back to factory`)]]),
-      ['Wish for better keys', wishAddress(selected)],
+      ['Wish for better keys', wishAddress([selected])],
+      ...ofMenu(
+        inMenu.length > 1 && inMenu.length <= MOST_WISHED
+          ? [[`Wish for better keys for all of ${menu}`, wishAddress(inMenu)]]
+          : [],
+      ),
       ['What happened to it…', onHistory],
     ];
   });

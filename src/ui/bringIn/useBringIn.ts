@@ -67,8 +67,17 @@ export function useBringIn() {
     if (!source) return;
     setBusy(true);
     try {
-      const { slug } = await ask<{ slug: string }>('POST', '/api/programs', form(source, roles, named));
-      tell(`${named.name} stands on the Shelf.`);
+      const { slug, clashes } = await ask<{ slug: string; clashes: { keymap: string; chords: number } | null }>(
+        'POST',
+        '/api/programs',
+        form(source, roles, named),
+      );
+      if (!clashes) tell(`${named.name} stands on the Shelf.`);
+      else
+        tell(`${named.name} stands on the Shelf. ${keysClash(clashes.chords)}`, {
+          words: 'Settle them',
+          run: () => router.push(`/board/${slug}/${clashes.keymap}?show=check`),
+        });
       router.push(`/shelf/${slug}`);
     } catch (error) {
       setProblem(messageOf(error));
@@ -87,3 +96,6 @@ export function useBringIn() {
   };
   return { source, preview, naming, problem, busy, look, lookAgain, bringIn, start };
 }
+
+const keysClash = (chords: number): string =>
+  chords === 1 ? 'On one chord its keys clash.' : `On ${chords} chords its keys clash.`;

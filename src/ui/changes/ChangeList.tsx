@@ -43,6 +43,7 @@ export function ChangeList({ given, links }: Props) {
   const next = plan.steps.findIndex((one) => !ticks.has(stepKey(one)));
   const tick = (key: string): void => void tickOff({ steps: [key], done: !ticks.has(key) });
   const address = `/sheets/${programSlug}/${draft.slug}`;
+  const onPaper = `${address}?${new URLSearchParams({ form: 'steps', ...(from.draft.factory ? {} : { base: from.draft.slug }) })}`;
   return (
     <div className="screen">
       <header className="bar">
@@ -65,6 +66,9 @@ export function ChangeList({ given, links }: Props) {
         <span className="push" />
         <Button variant="text" component={Link} href={address} prefetch={false}>
           Back to Sheets
+        </Button>
+        <Button variant="text" component={Link} href={onPaper} prefetch={false}>
+          On paper
         </Button>
         <Button variant="contained" disabled={plan.steps.length === 0} onClick={() => window.print()}>
           Print

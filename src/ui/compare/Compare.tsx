@@ -8,12 +8,13 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { draftOf } from '@/core/keymap/draft';
 import type { Binding } from '@/core/keymap/keymap';
 import type { KeymapView } from '@/core/keymap/keymapView';
 import { type Difference, sideBySide } from '@/core/keymap/sideBySide';
 import { pathText } from '@/core/program/program';
+import { counted } from '@/core/text/sentence';
 import type { KeymapLink } from '@/core/view/shelf';
 import { FilterChip } from '../kit/FilterChip';
 import { Pick } from '../kit/Pick';
@@ -48,11 +49,14 @@ export function Compare({ left, right, links }: Props) {
   const commands = useMemo(() => new Map(program.commands.map((one) => [one.id, one])), [program]);
   const count = (difference: Difference) => rows.filter((row) => row.difference === difference).length;
   const shown = rows.filter((row) => (show === 'differs' ? row.difference !== 'same' : row.difference === show));
+  // What was chosen last, so that the second of two quick choices doesn't forget the first, still on its way.
+  const chosen = useRef({ left: '', right: '' });
+  useEffect(() => {
+    chosen.current = { left: left.draft.slug, right: right.draft.slug };
+  }, [left.draft.slug, right.draft.slug]);
   const go = (side: 'left' | 'right', keymap: string): void => {
-    const now = { left: left.draft.slug, right: right.draft.slug, [side]: keymap };
-    router.push(
-      `/shelf/compare/${programSlug}?left=${encodeURIComponent(now.left)}&right=${encodeURIComponent(now.right)}`,
-    );
+    chosen.current = { ...chosen.current, [side]: keymap };
+    router.push(`/shelf/compare/${programSlug}?${new URLSearchParams(chosen.current)}`);
   };
   const pick = (side: 'left' | 'right', label: string, value: string) => (
     <Pick
@@ -67,7 +71,7 @@ export function Compare({ left, right, links }: Props) {
     <div className="screen">
       <header className="bar">
         <h1>{program.name}</h1>
-        <span className="soft">compared: {rows.length} commands with keys</span>
+        <span className="soft">compared: {counted(rows.length, 'command')} with keys</span>
         <span className="push" />
         <Button variant="text" component={Link} href={`/board/${programSlug}/${right.draft.slug}`}>
           Back to the Board

@@ -10,6 +10,6 @@ export function DraftPill({ state, changes }: { state: Draft['state']; changes: 
       ? 'factory keys'
       : changes === 0 && !state.unnamed
         ? 'kept'
-        : `draft · ${counted(changes, 'change')}`;
+        : `draft · ${counted(changes, 'command')} changed`;
   return <Standing role="status">{words}</Standing>;
 }

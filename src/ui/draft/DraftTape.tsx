@@ -3,8 +3,8 @@
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import type { ProgramFacts } from '@/core/clash/clashIndex';
 import type { Draft } from '@/core/keymap/draft';
-import type { CommandId } from '@/core/program/program';
 import type { Question } from '../parts/ConfirmDialog';
 import { useNotice } from '../shell/Notices';
 import { useSettings } from '../shell/SettingsContext';
@@ -17,13 +17,13 @@ const ConfirmDialog = dynamic(() => import('../parts/ConfirmDialog').then((one) 
 type Props = {
   readonly draft: Draft;
   readonly actions: DraftActions;
-  readonly nameOf: (command: CommandId) => string;
+  readonly facts: ProgramFacts;
   /** The address of the Board, to which a ticket's command leads. */
   readonly board: string;
 };
 
 /** The tape of a draft on a screen other than the Board: to go along, to open tickets, to pull one from the middle. */
-export function DraftTape({ draft, actions, nameOf, board }: Props) {
+export function DraftTape({ draft, actions, facts, board }: Props) {
   const { where } = useSettings();
   const [question, setQuestion] = useState<Question | null>(null);
   const tell = useNotice();
@@ -32,8 +32,9 @@ export function DraftTape({ draft, actions, nameOf, board }: Props) {
     <>
       <Tape
         draft={draft}
-        nameOf={nameOf}
+        facts={facts}
         onOpen={(one) => router.push(`${board}/${encodeURIComponent(one)}`)}
+        onHistory={() => router.push(`${board}?show=history`)}
         onGoTo={(cursor) => void actions.goTo(() => cursor)}
         onPull={(position) =>
           void askToPull(position, {

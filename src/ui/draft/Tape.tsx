@@ -1,32 +1,41 @@
 'use client';
 
+import Button from '@mui/material/Button';
 import { ListX, type LucideIcon, Redo2, Undo2 } from 'lucide-react';
 import dynamic from 'next/dynamic';
-import { memo, useEffect, useMemo, useRef, useState } from 'react';
+import { type MouseEvent, memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { ProgramFacts } from '@/core/clash/clashIndex';
+import { describeTicket } from '@/core/clash/describeTicket';
+import { type Sharers, sharersOnTape } from '@/core/clash/sharersOnTape';
+import type { Place } from '@/core/keyboard/placeOf';
 import { type Draft, tapeLengthOf } from '@/core/keymap/draft';
-import { sameKeys } from '@/core/keymap/keymap';
 import { goneFrom } from '@/core/keymap/pullTicket';
 import type { Ticket } from '@/core/keymap/ticket';
-import type { Command } from '@/core/program/program';
+import type { CommandId } from '@/core/program/program';
 import { counted } from '@/core/text/sentence';
 import { Column } from '../kit/Column';
-import { KeyCaps } from '../parts/KeyCaps';
-import { ChangeLine, markWords } from './ChangeLine';
+import { SentenceView } from '../parts/SentenceView';
+import { useSettings } from '../shell/SettingsContext';
+import { ChangeLine } from './ChangeLine';
 import styles from './tape.module.css';
 
 const ScreenDialog = dynamic(() => import('../parts/ScreenDialog').then((one) => one.ScreenDialog));
 
 type Props = {
   readonly draft: Draft;
-  readonly nameOf: (id: string) => string;
-  readonly onOpen: (id: Command['id']) => void;
+  readonly facts: ProgramFacts;
+  readonly onOpen: (id: CommandId) => void;
   readonly onGoTo: (cursor: number) => void;
   readonly onPull: (position: number) => void;
+  /** Shows what was left aside. */
+  readonly onHistory: () => void;
 };
 const MOST_SHOWN = 80;
 
 /** The row of tickets: each change with what it did, the undone ones faded at the end. */
-export const Tape = memo(function Tape({ draft, nameOf, onOpen, onGoTo, onPull }: Props) {
+export const Tape = memo(function Tape({ draft, facts, onOpen, onGoTo, onPull, onHistory }: Props) {
+  const { place } = useSettings().where;
+  const nameOf = useCallback((id: CommandId) => facts.commands.get(id)?.name ?? id, [facts]);
   const { tape, state, earlier } = draft;
   const length = tapeLengthOf(draft);
   const gone = useMemo(
@@ -35,6 +44,11 @@ export const Tape = memo(function Tape({ draft, nameOf, onOpen, onGoTo, onPull }
   );
   // Of the tickets that are here, from which on they are shown.
   const from = Math.max(0, Math.min(state.cursor - earlier, tape.length) - MOST_SHOWN);
+  const shown = useMemo(() => tape.slice(from, from + 2 * MOST_SHOWN), [tape, from]);
+  const sharers = useMemo(
+    () => sharersOnTape(facts, place, draft.keymap, shown, Math.max(0, state.cursor - earlier - from)),
+    [facts, place, draft.keymap, shown, state.cursor, earlier, from],
+  );
   const end = useRef<HTMLLIElement>(null);
   const [opened, setOpened] = useState<Ticket | null>(null);
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new ticket is brought into view.
@@ -50,6 +64,11 @@ export const Tape = memo(function Tape({ draft, nameOf, onOpen, onGoTo, onPull }
         <span>Change tape</span>
         <strong>{counted(state.cursor, 'ticket')}</strong>
         {length > state.cursor && <span className="soft small">{length - state.cursor} undone</span>}
+        {state.leftAside > 0 && (
+          <Button variant="text" sx={{ px: 0, justifyContent: 'start' }} onClick={onHistory}>
+            {state.leftAside} left aside
+          </Button>
+        )}
       </Column>
       {length === 0 ? (
         <p className={styles.tapeEmpty}>
@@ -62,7 +81,7 @@ export const Tape = memo(function Tape({ draft, nameOf, onOpen, onGoTo, onPull }
               <span className="soft">{earlier + from} earlier</span>
             </li>
           )}
-          {tape.slice(from, from + 2 * MOST_SHOWN).map((ticket, i) => {
+          {shown.map((ticket, i) => {
             const position = earlier + from + i + 1;
             return (
               <li
@@ -73,7 +92,7 @@ export const Tape = memo(function Tape({ draft, nameOf, onOpen, onGoTo, onPull }
                 data-pulled={gone.has(position) || undefined}
                 data-kept={position === state.keptCursor || undefined}
               >
-                <TicketView ticket={ticket} nameOf={nameOf} onOpen={onOpen} onLines={setOpened} />
+                <TicketView {...{ ticket, nameOf, place, onOpen }} sharers={sharers[i]} onLines={setOpened} />
                 <span className={styles.jumps}>
                   {position !== state.cursor && (
                     <Jump
@@ -83,7 +102,15 @@ export const Tape = memo(function Tape({ draft, nameOf, onOpen, onGoTo, onPull }
                     />
                   )}
                   {position <= state.cursor && !gone.has(position) && (
-                    <Jump icon={ListX} label={`Pull out (${ticket.title})`} onClick={() => onPull(position)} />
+                    <Jump
+                      icon={ListX}
+                      label={`Pull out (${ticket.title})`}
+                      onClick={(event) => {
+                        // The way out goes away with what it pulls; one goes on from the ticket itself.
+                        event.currentTarget.closest('li')?.querySelector('button')?.focus();
+                        onPull(position);
+                      }}
+                    />
                   )}
                 </span>
               </li>
@@ -110,66 +137,53 @@ const MANY = 3;
 function TicketView({
   ticket,
   nameOf,
+  place,
+  sharers,
   onOpen,
   onLines,
 }: {
   ticket: Ticket;
   nameOf: (id: string) => string;
+  place: Place;
+  sharers: Sharers | undefined;
   onOpen: (id: string) => void;
   onLines: (ticket: Ticket) => void;
 }) {
   const [first, ...rest] = ticket.changes;
   if (!first) return null;
-  if (ticket.changes.length >= MANY) {
-    return (
-      <>
-        <button type="button" className={styles.ticketName} onClick={() => onLines(ticket)}>
-          {ticket.title}
-        </button>
-        <span className={styles.ticketKeys}>
+  const many = ticket.changes.length >= MANY;
+  return (
+    <>
+      <button
+        type="button"
+        className={styles.ticketName}
+        onClick={() => (many ? onLines(ticket) : onOpen(first.command))}
+      >
+        {ticket.title}
+      </button>
+      <p className={styles.ticketDeeds}>
+        {many ? (
           <span className="soft">
             {nameOf(first.command)}, {rest[0] && nameOf(rest[0].command)} and {rest.length - 1} more
           </span>
-        </span>
-      </>
-    );
-  }
-  return (
-    <>
-      <button type="button" className={styles.ticketName} onClick={() => onOpen(first.command)}>
-        {ticket.title}
-      </button>
-      <span className={styles.ticketKeys}>
-        {sameKeys(first.before, first.after) ? (
-          <span className="soft">{markWords(first)}</span>
         ) : (
-          <>
-            {first.before.length > 0 ? (
-              <KeyCaps chord={first.before[0]?.chord ?? ''} />
-            ) : (
-              <span className="soft">no key</span>
-            )}
-            <span aria-hidden="true">→</span>
-            <span className="hidden">to</span>
-            {first.after.length > 0 ? (
-              first.after.slice(-1).map((b) => <KeyCaps key={b.chord} chord={b.chord} />)
-            ) : (
-              <span className="soft">no key</span>
-            )}
-          </>
+          <SentenceView sentence={describeTicket(ticket, nameOf, place, sharers)} />
         )}
-        {rest.length > 0 && (
-          <span className="soft" data-tip={rest.map((one) => nameOf(one.command)).join(', ')}>
-            · {rest.length === 1 ? `from ${nameOf(rest[0]?.command ?? '')}` : `${rest.length} more`}
-          </span>
-        )}
-      </span>
+      </p>
     </>
   );
 }
 
 /** A way along the tape, or out of it; there are many, so that they are as plain as the tape they are drawn on. */
-export function Jump({ icon: Icon, label, onClick }: { icon: LucideIcon; label: string; onClick: () => void }) {
+export function Jump({
+  icon: Icon,
+  label,
+  onClick,
+}: {
+  icon: LucideIcon;
+  label: string;
+  onClick: (event: MouseEvent<HTMLButtonElement>) => void;
+}) {
   return (
     <button type="button" className={styles.jump} aria-label={label} data-tip={label} onClick={onClick}>
       <Icon size={17} strokeWidth={1.75} aria-hidden />

@@ -25,17 +25,27 @@ export async function askToPull(position: number, { whole, place, edit, ask, tel
     tell('Pulling this ticket out would change nothing.');
     return;
   }
-  if (resting.length === 0) {
+  const pull = (number: number): void => {
     edit(ticket);
+    tell(
+      `${number === 1 ? `“${tape[position - 1]?.title}” is` : `${number} tickets are`} pulled out. Undo puts ${number === 1 ? 'it' : 'them'} back.`,
+    );
+  };
+  if (resting.length === 0) {
+    pull(1);
     return;
   }
   ask({
     title: `Pull out ${tape[position - 1]?.title}`,
     sentences: [
-      [{ text: `${counted(resting.length, 'later ticket')} rest on it and would be pulled out with it:` }],
+      [
+        {
+          text: `${counted(resting.length, 'later ticket rests', 'later tickets rest')} on it and would be pulled out with it:`,
+        },
+      ],
       ...resting.slice(0, 10).map((one) => [{ strong: tape[one - 1]?.title ?? '' }]),
     ],
     action: `Pull out all ${resting.length + 1}`,
-    run: () => edit(ticket),
+    run: () => pull(resting.length + 1),
   });
 }

@@ -18,6 +18,8 @@ export type DraftActions = {
   readonly keepAsNew: (name: string, owner: string) => Promise<boolean>;
   readonly discard: () => Promise<boolean>;
   readonly lock: (locked: boolean) => Promise<boolean>;
+  /** Until everything done so far is stored, or has been told not to be. */
+  readonly settled: () => Promise<void>;
   /** The draft with all of its tape, of which the page has the newest tickets alone at first; null where it can't be read. */
   readonly whole: () => Promise<Draft | null>;
 };
@@ -35,6 +37,7 @@ export function useDraft(view: KeymapView): { draft: Draft; actions: DraftAction
       keepAsNew: (name, owner) => edit({ kind: 'keep as new', name, owner }),
       discard: () => edit({ kind: 'discard' }),
       lock: (locked) => edit({ kind: 'lock', locked }),
+      settled: kept.settled,
       whole: async function whole(): Promise<Draft | null> {
         await kept.settled();
         const { stored } = kept.store.getState().sync;

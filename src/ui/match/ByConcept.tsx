@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { answersAlike } from '@/core/comparison/agreement';
 import { type ConceptRow, conceptTable, type PairsBetween } from '@/core/comparison/conceptTable';
@@ -121,7 +122,10 @@ export function ByConcept({ compared, between, place }: Props) {
                 <span key={`${i}`} role="cell" className={styles.cell}>
                   {command ? (
                     <>
-                      <strong>{command.name}</strong>
+                      <Link href={benchOf(compared[i], command.id)}>
+                        <strong>{command.name}</strong>
+                      </Link>
+                      {row.likely.includes(i) && <span className="soft small">likely, not sure</span>}
                       <span className="chords">
                         {lists[i]?.map((one) => (
                           <KeyCaps key={one.chord} chord={one.chord} />
@@ -140,3 +144,6 @@ export function ByConcept({ compared, between, place }: Props) {
     </>
   );
 }
+
+const benchOf = (one: Compared | undefined, command: string): string =>
+  `/board/${one?.view.programSlug}/${one?.view.draft.slug}/${encodeURIComponent(command)}`;

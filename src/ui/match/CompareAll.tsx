@@ -19,6 +19,7 @@ import { usesOf } from '@/core/effort/uses';
 import type { Place } from '@/core/keyboard/placeOf';
 import { draftOf } from '@/core/keymap/draft';
 import type { KeymapView } from '@/core/keymap/keymapView';
+import { distinct } from '@/core/text/distinct';
 import type { ProgramsView } from '@/core/transfer/matchView';
 import type { KeymapLink } from '@/core/view/shelf';
 import type { CompareGround, Comparer, CompareTask } from '@/workers/comparer';
@@ -33,8 +34,9 @@ import { useSettings } from '../shell/SettingsContext';
 import { unpacked } from '../shell/unpacked';
 import { ByConcept } from './ByConcept';
 import styles from './compareAll.module.css';
-import { type Compared, pairsFor } from './compared';
+import { type Compared, likelyIn, pairsFor } from './compared';
 import { HandsOf } from './HandsOf';
+import { percent } from './percent';
 import { sideOf } from './useMatch';
 
 type Props = {
@@ -58,24 +60,23 @@ export function CompareAll({ all, links, initialShown }: Props) {
   const { where } = useSettings();
   const [shown, setShown] = useState(initialShown);
   const [cell, setCell] = useState<readonly [knows: number, works: number]>([1, 0]);
-  const compared = useMemo(
-    () =>
-      views.map((view, i): Compared => {
-        const facts = programFacts(view.program);
-        const told = new Map(Object.entries(all.uses[i] ?? {}));
-        return {
-          view,
-          facts,
-          keymap: draftOf(view).keymap,
-          usesOf: (id) => {
-            const command = facts.commands.get(id);
-            return command ? usesOf(command, told) : 0;
-          },
-          name: `${programIn(links, view)} · ${view.draft.name}`,
-        };
-      }),
-    [views, all.uses, links],
-  );
+  const compared = useMemo(() => {
+    const names = distinct(views.map((view) => `${programIn(links, view)} · ${view.draft.name}`));
+    return views.map((view, i): Compared => {
+      const facts = programFacts(view.program);
+      const told = new Map(Object.entries(all.uses[i] ?? {}));
+      return {
+        view,
+        facts,
+        keymap: draftOf(view).keymap,
+        usesOf: (id) => {
+          const command = facts.commands.get(id);
+          return command ? usesOf(command, told) : 0;
+        },
+        name: names[i] ?? view.draft.name,
+      };
+    });
+  }, [views, all.uses, links]);
   const ground = useMemo(
     (): CompareGround => ({ sides: views.map((view) => sideOf(view, draftOf(view))), programNames }),
     [views, programNames],
@@ -216,12 +217,22 @@ function Matrix({
                     <Button
                       variant="line"
                       aria-pressed={cell[0] === k && cell[1] === w}
-                      aria-label={`${knows.name} in ${works.name}: ${Math.round(100 * figure.part)} %`}
+                      aria-label={`${knows.name} in ${works.name}: ${percent(figure.part)}`}
                       onClick={() => onCell([k, w])}
                     >
-                      <strong>{Math.round(100 * figure.part)} %</strong>
+                      <strong style={{ whiteSpace: 'nowrap' }}>{percent(figure.part)}</strong>
                       <span className="soft">
-                        {figure.same} of {figure.all} · by use {Math.round(100 * figure.weighted)} %
+                        {figure.part !== null && (
+                          <>
+                            {figure.same} of {figure.all} · by use {percent(figure.weighted)}
+                          </>
+                        )}
+                        {likelyIn(between, k, w) > 0 && (
+                          <>
+                            <br />
+                            {likelyIn(between, k, w)} only likely, not counted
+                          </>
+                        )}
                       </span>
                     </Button>
                   </TableCell>

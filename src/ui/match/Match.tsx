@@ -141,7 +141,7 @@ export function Match({ match, links, initialShown }: Props) {
           {...{ state, programSlug, theirs, there, answer, fresh, settled, ticket, nameOf }}
           their={their.state}
         />
-        <DraftTape draft={draft} actions={actions} nameOf={nameOf} board={`/board/${programSlug}/${state.slug}`} />
+        <DraftTape draft={draft} actions={actions} facts={facts} board={`/board/${programSlug}/${state.slug}`} />
       </main>
       <MatchDialogs
         {...{ draft, programSlug, facts, theirs, names, said, asked }}

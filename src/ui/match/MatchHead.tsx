@@ -1,14 +1,24 @@
+import { counted } from '@/core/text/sentence';
 import type { MatchAnswer } from '@/workers/matcher';
 import { Row } from '../kit/Row';
 import styles from './match.module.css';
-
-const percent = (part: number): string => `${Math.round(100 * part)} %`;
+import { percent } from './percent';
 
 /** How much of the hand carries over now and afterwards, counted and by use. */
 export function MatchHead({ answer, there, unsure }: { answer: MatchAnswer; there: string; unsure: number }) {
   const { before, after } = answer;
-  const now = Math.round(100 * before.part);
-  const then = Math.round(100 * after.part);
+  const now = Math.round(100 * (before.part ?? 0));
+  const then = Math.round(100 * (after.part ?? 0));
+  if (after.part === null)
+    return (
+      <Row component="section" wraps gap={4} align="flex-end" aria-label="How much carries over">
+        <p className={styles.counted}>
+          Nothing that has keys in {there} surely does the same as a command here, so that there is nothing to count
+          yet.
+          {unsure > 0 && ` ${unsure} count once you have checked them.`}
+        </p>
+      </Row>
+    );
   return (
     <Row component="section" wraps gap={4} align="flex-end" aria-label="How much carries over">
       <div>
@@ -23,7 +33,7 @@ export function MatchHead({ answer, there, unsure }: { answer: MatchAnswer; ther
         <span className={styles.barThen} style={{ width: `${Math.max(0, then - now)}%` }} />
       </div>
       <p className={styles.counted}>
-        {after.same} of {after.all} things you do in both will answer to the keys of {there}.
+        {after.same} of {counted(after.all, 'thing')} you do in both will answer to the keys of {there}.
         <br />
         <span className="soft">
           By how often you use them: {percent(before.weighted)} <span aria-hidden="true">→</span>

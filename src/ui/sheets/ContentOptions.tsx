@@ -1,6 +1,15 @@
 import { useMemo } from 'react';
 import { chosenCommands } from '@/core/sheet/sheetContents';
-import { CONTENTS, type Contents, FORMS, type Form, MOST_PROGRAMS, type SheetSpec } from '@/core/sheet/sheetSpec';
+import {
+  CONTENTS,
+  type Contents,
+  compares,
+  FORMS,
+  type Form,
+  MOST_PROGRAMS,
+  type SheetSpec,
+  withForm,
+} from '@/core/sheet/sheetSpec';
 import { Choice } from '../kit/Choice';
 import { Pick } from '../kit/Pick';
 import { Tick } from '../kit/Tick';
@@ -14,11 +23,12 @@ const FORM_WORDS: Readonly<Record<Form, string>> = {
   note: 'Sticky notes',
   poster: 'Key poster',
   difference: 'What changed',
+  steps: 'Change list',
   programs: 'Several programs',
   reference: 'Whole reference',
 };
 const CONTENT_WORDS: Readonly<Record<Contents, string>> = {
-  yours: 'Yours',
+  yours: 'Yours with keys',
   all: 'All with keys',
   picked: 'Picked by hand',
   used: 'Most used',
@@ -55,7 +65,10 @@ export function ContentOptions({ given, links, request, spec, painted, onChoose 
         value={spec.form}
         options={FORMS.map((one) => [one, FORM_WORDS[one]] as const)}
         onChange={(form) =>
-          onChoose({ form, ...(form === 'programs' && spec.programs.length === 0 ? { programs: others } : {}) })
+          onChoose({
+            ...withForm(spec, form),
+            ...(form === 'programs' && spec.programs.length === 0 ? { programs: others } : {}),
+          })
         }
       />
       {spec.form === 'programs' && (
@@ -75,9 +88,9 @@ export function ContentOptions({ given, links, request, spec, painted, onChoose 
         <Tick checked={spec.differ} onChange={(differ) => onChoose({ differ })}>
           Only where keys differ
         </Tick>
-      ) : spec.form === 'difference' ? (
+      ) : compares(spec) ? (
         <Pick
-          label="Against"
+          label={spec.form === 'steps' ? 'In the program now' : 'Against'}
           full
           value={spec.base}
           onChange={(base) => onChoose({ base })}
@@ -90,7 +103,10 @@ export function ContentOptions({ given, links, request, spec, painted, onChoose 
         <Choice
           label="Put on it"
           value={spec.contents}
-          options={CONTENTS.map((one) => [one, `${CONTENT_WORDS[one]} ${counts.get(one) ?? 0}`] as const)}
+          options={CONTENTS.map((one) => {
+            const words = CONTENT_WORDS[one];
+            return [one, `${spec.keyless ? words.replace(' with keys', '') : words} ${counts.get(one) ?? 0}`] as const;
+          })}
           onChange={(contents) => onChoose({ contents })}
         />
       )}

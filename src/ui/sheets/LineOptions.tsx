@@ -48,32 +48,36 @@ export function LineOptions({
           (one) => [one, NOTATION_WORDS[one]] as const,
         )}
       />
-      <Segments
-        label="Grouped by"
-        value={spec.group}
-        onChange={(group) => onChoose({ group })}
-        options={GROUPINGS.filter((one) => !several || one !== 'modifier').map(
-          (one) => [one, GROUP_WORDS[one]] as const,
-        )}
-      />
-      <Button variant="text" onClick={onNames}>
-        Name the groups…
-      </Button>
-      <Segments
-        label="Ordered by"
-        value={spec.order}
-        onChange={(order) => onChoose({ order })}
-        options={ORDERS.filter((one) => !several || one !== 'key').map((one) => [one, ORDER_WORDS[one]] as const)}
-      />
-      {!several && (
-        <Ticks
-          label="Also on it"
-          all={[...EXTRAS.map((one) => [one, EXTRA_WORDS[one]] as const), ['keyless', 'Commands without keys']]}
-          chosen={[...spec.extras, ...(spec.keyless ? ['keyless' as const] : [])]}
-          onToggle={(one) =>
-            onChoose(one === 'keyless' ? { keyless: !spec.keyless } : { extras: toggled(spec.extras, one) })
-          }
-        />
+      {spec.form !== 'steps' && (
+        <>
+          <Segments
+            label="Grouped by"
+            value={spec.group}
+            onChange={(group) => onChoose({ group })}
+            options={GROUPINGS.filter((one) => !several || one !== 'modifier').map(
+              (one) => [one, GROUP_WORDS[one]] as const,
+            )}
+          />
+          <Button variant="text" onClick={onNames}>
+            Name the groups…
+          </Button>
+          <Segments
+            label="Ordered by"
+            value={spec.order}
+            onChange={(order) => onChoose({ order })}
+            options={ORDERS.filter((one) => !several || one !== 'key').map((one) => [one, ORDER_WORDS[one]] as const)}
+          />
+          {!several && (
+            <Ticks
+              label="Also on it"
+              all={[...EXTRAS.map((one) => [one, EXTRA_WORDS[one]] as const), ['keyless', 'Commands without keys']]}
+              chosen={[...spec.extras, ...(spec.keyless ? ['keyless' as const] : [])]}
+              onToggle={(one) =>
+                onChoose(one === 'keyless' ? { keyless: !spec.keyless } : { extras: toggled(spec.extras, one) })
+              }
+            />
+          )}
+        </>
       )}
     </>
   );

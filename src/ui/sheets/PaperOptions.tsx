@@ -25,6 +25,17 @@ export function PaperOptions({ spec, onChoose }: Pick<OptionProps, 'spec' | 'onC
           Folded in the middle
         </Tick>
       )}
+      {spec.form === 'poster' && (
+        <Segments
+          label="Layers"
+          value={spec.layers}
+          onChange={(layers) => onChoose({ layers })}
+          options={[
+            ['each', 'Each a picture'],
+            ['together', 'All on one'],
+          ]}
+        />
+      )}
       {spec.form === 'note' && (
         <Segments
           label="Note"

@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import { groupTitles } from '@/core/sheet/makeSheet';
+import { compares } from '@/core/sheet/sheetSpec';
 import { ChosenOptions } from './ChosenOptions';
 import { ContentOptions } from './ContentOptions';
 import { GroupNames } from './GroupNames';
@@ -18,7 +19,7 @@ export function SheetOptions(props: OptionProps) {
   return (
     <>
       <ContentOptions {...props} />
-      {spec.form !== 'difference' && spec.form !== 'programs' && (
+      {!compares(spec) && spec.form !== 'programs' && (
         <ChosenOptions {...{ given, spec, onChoose }} onPick={() => setDialog('pick')} />
       )}
       <LineOptions {...{ spec, onChoose }} onNames={() => setDialog('names')} />

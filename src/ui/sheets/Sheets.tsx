@@ -8,11 +8,13 @@ import Link from 'next/link';
 import { useEffect, useMemo, useState } from 'react';
 import { makeSheet } from '@/core/sheet/makeSheet';
 import { requestOf, sheetDataOf } from '@/core/sheet/requestOf';
+import { chosenCommands } from '@/core/sheet/sheetContents';
 import { sheetQuery } from '@/core/sheet/sheetQuery';
 import type { SheetSpec } from '@/core/sheet/sheetSpec';
 import type { SheetsView } from '@/core/sheet/sheetsView';
 import { counted } from '@/core/text/sentence';
 import type { KeymapLink } from '@/core/view/shelf';
+import { Progress } from '../kit/Progress';
 import { replaceAddress } from '../kit/useBackCloses';
 import { ActionsMenu } from '../parts/ActionsMenu';
 import { KeymapPicker } from '../parts/KeymapPicker';
@@ -88,7 +90,10 @@ export function Sheets({ given, links, initial, today }: Props) {
           to={(one, keymap) => `/sheets/${one}/${keymap}`}
         />
         <span className="soft" role="status">
-          {counted(count, 'shortcut')} on {what}
+          {spec.form === 'programs' || spec.form === 'steps'
+            ? counted(count, spec.form === 'steps' ? 'step' : 'line')
+            : counted(chosenCommands(request).length, 'command')}{' '}
+          on {what}
           {counted(layout.pages.length, 'page')}
         </span>
         <span className="push" />
@@ -137,9 +142,10 @@ export function Sheets({ given, links, initial, today }: Props) {
         </Paper>
         <section className={styles.desk} tabIndex={0} aria-label="The page as it will print">
           {missing ? (
-            <p className="empty" role="status">
-              {problem || 'Finding what these keymaps have in common…'}
-            </p>
+            <div className="empty">
+              <p role="status">{problem || 'Finding what these keymaps have in common…'}</p>
+              {!problem && <Progress label="Finding what these keymaps have in common" />}
+            </div>
           ) : count === 0 ? (
             <Nothing spec={spec} onAll={() => choose({ contents: 'all', form: 'desk' })} />
           ) : (
@@ -154,17 +160,19 @@ export function Sheets({ given, links, initial, today }: Props) {
 /** Says why there is nothing on the sheet, and what to do about it. */
 function Nothing({ spec, onAll }: { spec: SheetSpec; onAll: () => void }) {
   const why =
-    spec.form === 'programs'
-      ? 'Choose at least one other program that does some of the same.'
-      : spec.form === 'difference'
-        ? 'Both keymaps have the same keys, so there is no difference to print.'
-        : {
-            yours: 'You have not changed any keys of this keymap yet, so there is nothing of yours to print.',
-            all: 'No command of this keymap has keys.',
-            picked: 'No command is picked yet. Pick the ones that matter at the left.',
-            used: 'Nothing was told of how often commands are used. Tell it in the wish list, or pick commands by hand.',
-            places: 'No command with keys is in these menus, kinds and places.',
-          }[spec.contents];
+    spec.form === 'steps'
+      ? 'Both keymaps have the same keys. There is nothing to change in the program.'
+      : spec.form === 'programs'
+        ? 'Choose at least one other program that does some of the same.'
+        : spec.form === 'difference'
+          ? 'Both keymaps have the same keys, so there is no difference to print.'
+          : {
+              yours: 'You have not changed any keys of this keymap yet, so there is nothing of yours to print.',
+              all: 'No command of this keymap has keys.',
+              picked: 'No command is picked yet. Pick the ones that matter at the left.',
+              used: 'Nothing was told of how often commands are used. Tell it in the wish list, or pick commands by hand.',
+              places: 'No command with keys is in these menus, kinds and places.',
+            }[spec.contents];
   return (
     <div className="empty">
       <p>{why}</p>

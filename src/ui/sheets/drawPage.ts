@@ -1,5 +1,6 @@
 import type { Face } from '@/core/sheet/measure';
 import type { Item, Page } from '@/core/sheet/sheet';
+import { SIGN_SHAPES } from '@/core/sheet/signs';
 import { INK_COLORS } from '@/core/workspace/appearance';
 import { INK_SHAPES } from '@/core/workspace/dressing';
 
@@ -74,12 +75,13 @@ function draw(pen: CanvasRenderingContext2D, item: Item): void {
       pen.fillStyle = '#161616';
       pen.fill();
       return;
+    case 'sign':
     case 'mark': {
       pen.save();
       pen.translate(item.x, item.y);
       pen.scale(item.side / 12, item.side / 12);
-      pen.fillStyle = INK_COLORS[item.ink];
-      pen.fill(new Path2D(INK_SHAPES[item.ink]), 'evenodd');
+      pen.fillStyle = item.kind === 'sign' ? '#161616' : INK_COLORS[item.ink];
+      pen.fill(new Path2D(item.kind === 'sign' ? SIGN_SHAPES[item.sign] : INK_SHAPES[item.ink]), 'evenodd');
       pen.restore();
     }
   }

@@ -3,7 +3,7 @@
 import { useMemo } from 'react';
 import { keymapOf, type Row } from '@/core/keymap/keymap';
 import type { Others } from '@/core/sheet/requestOf';
-import type { SheetSpec } from '@/core/sheet/sheetSpec';
+import { compares, type SheetSpec } from '@/core/sheet/sheetSpec';
 import type { SheetsView } from '@/core/sheet/sheetsView';
 import type { SideBySide } from '@/core/sheet/sideBySide';
 import { useAsked } from '../parts/useAsked';
@@ -20,7 +20,7 @@ export function useOthers(
     programs: JSON.stringify(programs),
   });
   const table = useAsked<SideBySide>(several ? `/api/sheets/programs?${query}` : null);
-  const base = form === 'difference' ? bases.find((one) => one.slug === slug) : undefined;
+  const base = compares({ form }) ? bases.find((one) => one.slug === slug) : undefined;
   const rows = useAsked<readonly Row[]>(base ? `/api/keymaps/${base.id}/bindings` : null);
   const others = useMemo(
     (): Others => ({

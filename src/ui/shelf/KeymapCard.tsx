@@ -43,7 +43,7 @@ export function KeymapCard({ program, keymap, onDuplicate, onRename, onPutAway }
           {keymap.unnamed ? (
             <Standing>not kept yet</Standing>
           ) : (
-            keymap.draftChanges > 0 && <Standing>draft · {counted(keymap.draftChanges, 'change')}</Standing>
+            keymap.draftChanges > 0 && <Standing>draft · {counted(keymap.draftChanges, 'command')} changed</Standing>
           )}
         </p>
         <p className="soft">{usedWords(keymap.lastUsed)}</p>

@@ -2,14 +2,15 @@
 
 import Link from 'next/link';
 import { type KeyboardEvent, memo, useEffect, useMemo, useRef, useState } from 'react';
+import { ariaKeys } from '@/core/chord/ariaKeys';
 import type { Command, CommandId, Program } from '@/core/program/program';
 import { counted } from '@/core/text/sentence';
 import { menusOf, type ProgramMenu } from '@/core/tryout/menus';
 import { type Dressing, INK_WORDS, type Ink, marksOf } from '@/core/workspace/dressing';
 import { KeyCaps } from '../parts/KeyCaps';
-import { spoken } from '../parts/spoken';
 import type { KeysOf } from '../parts/useKeysOf';
 import { InkMark } from '../room/InkMark';
+import { useSettings } from '../shell/SettingsContext';
 import styles from './tryout.module.css';
 
 type Props = {
@@ -208,6 +209,7 @@ type LineProps = Pick<Props, 'keysOf' | 'bench' | 'onCall'> & {
 };
 
 function MenuLineView({ command, marked, ink, away = false, keysOf, bench, onCall }: LineProps) {
+  const { where } = useSettings();
   return (
     <div role="none" className={styles.line} data-command={command.id} data-away={away || undefined}>
       <button
@@ -215,7 +217,7 @@ function MenuLineView({ command, marked, ink, away = false, keysOf, bench, onCal
         role="menuitem"
         tabIndex={-1}
         data-line
-        aria-keyshortcuts={keysOf(command.id).map(spoken).join(' ') || undefined}
+        aria-keyshortcuts={ariaKeys(keysOf(command.id), where.desktop === 'mac')}
         onClick={() => onCall(command)}
       >
         {marked && <span className={styles.markSlot}>{ink && <InkMark ink={ink} silent />}</span>}

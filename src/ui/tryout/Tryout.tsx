@@ -13,7 +13,6 @@ import type { Happened } from '@/core/tryout/panelContents';
 import type { KeymapLink } from '@/core/view/shelf';
 import type { RoomState, RoomView } from '@/core/workspace/roomView';
 import { useStable } from '../kit/useStable';
-import { ScreenDialog } from '../parts/ScreenDialog';
 import { useKeysOf } from '../parts/useKeysOf';
 import { ButtonStrip } from '../room/ButtonStrip';
 import { RoomProvider } from '../room/RoomContext';
@@ -25,6 +24,7 @@ import { unpacked } from '../shell/unpacked';
 import { Canvas } from './Canvas';
 import { Foot } from './Foot';
 import { MenuBar } from './MenuBar';
+import { Opened } from './Opened';
 import { placesOf } from './placesOf';
 import { Ticker } from './Ticker';
 import { TryoutBar } from './TryoutBar';
@@ -138,6 +138,13 @@ function TryoutScreen({ view, links, hook }: Props & { hook: RoomHook }) {
               onPointer={setPointer}
             />
           </RoomFrame>
+          {desk.dialog && (
+            <Opened
+              command={desk.dialog}
+              program={program.name}
+              onClose={() => show({ ...now.current, dialog: null })}
+            />
+          )}
           <Foot
             {...{ program, desk, places, focus, typed, onTextKey }}
             waits={begun !== null}
@@ -148,13 +155,6 @@ function TryoutScreen({ view, links, hook }: Props & { hook: RoomHook }) {
         </div>
         <Ticker ticked={ticked} bench={bench} />
       </main>
-      {desk.dialog && (
-        <ScreenDialog title={desk.dialog.name} onClose={() => show({ ...now.current, dialog: null })}>
-          <p>
-            {program.name} would open {desk.dialog.name} here.
-          </p>
-        </ScreenDialog>
-      )}
     </div>
   );
 }

@@ -66,6 +66,10 @@ export function useStandIn({ index, places, focus, now, show, note }: Given) {
   };
   const presses = useKeyPresses(where, platform, {
     down: (chord) => {
+      if (chord === 'Escape' && now.current.dialog) {
+        show({ ...now.current, dialog: null });
+        return null;
+      }
       const before = now.current.tool;
       const outcome = press(chord);
       const way = ARROWS[chord];

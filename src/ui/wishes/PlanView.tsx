@@ -5,12 +5,11 @@ import Stack from '@mui/material/Stack';
 import { X } from 'lucide-react';
 import { memo, useEffect, useMemo, useState } from 'react';
 import { explainLine } from '@/core/advice/explainLine';
-import type { Plan, PlanLine, WishList } from '@/core/advice/wishList';
+import type { PlanLine, WishList } from '@/core/advice/wishList';
 import type { ChordText } from '@/core/chord/chord';
 import type { ProgramFacts } from '@/core/clash/clashIndex';
 import { bindingsOf, type Keymap } from '@/core/keymap/keymap';
 import { type CommandId, pathText } from '@/core/program/program';
-import { counted } from '@/core/text/sentence';
 import { Column } from '../kit/Column';
 import { DropChip } from '../kit/DropChip';
 import { FilterChip } from '../kit/FilterChip';
@@ -22,6 +21,7 @@ import { KeyCaps } from '../parts/KeyCaps';
 import { ReachBar } from '../parts/ReachBar';
 import { SentenceView } from '../parts/SentenceView';
 import { spoken } from '../parts/spoken';
+import { planWords, settledWords } from './planWords';
 import type { Planning } from './usePlan';
 import styles from './wishes.module.css';
 
@@ -80,6 +80,7 @@ export function PlanView({ facts, keymap, list, planning, fresh, locked, onChang
   const plan = made?.answer.plan;
   const changed = plan?.lines.filter((line) => line.before?.chord !== line.after?.chord) ?? [];
   const wished = changed.filter((line) => line.role === 'wish');
+  const settled = plan?.lines.filter((line) => line.settled).length ?? 0;
   return (
     <>
       <Row wraps gap={3}>
@@ -89,7 +90,7 @@ export function PlanView({ facts, keymap, list, planning, fresh, locked, onChang
             : state === 'cancelled'
               ? 'Planning was cancelled.'
               : plan && !late
-                ? planWords(plan, wished.length, list.wishes.length)
+                ? planWords(plan, wished.length, list.wishes.length, settled)
                 : 'Planning…'}
         </strong>
         {state === 'working' && late && (
@@ -130,6 +131,14 @@ export function PlanView({ facts, keymap, list, planning, fresh, locked, onChang
           ))}
         </ol>
       )}
+      {plan && settled > 0 && (
+        <Row wraps>
+          <span className="soft small">{settledWords(settled)}</span>
+          <Button variant="inline" onClick={() => onChange({ settled: [] })}>
+            Plan {settled === 1 ? 'it' : 'them'} anew, too
+          </Button>
+        </Row>
+      )}
       {list.stays.length > 0 && (
         <p className="chords small">
           <span className="soft">Must not move:</span>
@@ -163,23 +172,6 @@ function useLate(on: boolean): boolean {
     return () => window.clearTimeout(timer);
   }, [on]);
   return on && late;
-}
-
-function planWords(plan: Plan, changed: number, wishes: number): string {
-  const what =
-    changed === 0
-      ? `${counted(wishes, 'wish', 'wishes')}: every one is on the best keys it can have.`
-      : `${counted(wishes, 'wish', 'wishes')}: ${changed} ${changed === 1 ? 'gets' : 'get'} new keys${
-          changed < wishes
-            ? `, ${wishes - changed} ${wishes - changed === 1 ? 'stays' : 'stay'} as ${wishes - changed === 1 ? 'it is' : 'they are'}`
-            : ''
-        }.`;
-  const rest = Math.max(0.1, 100 * (1 - plan.share));
-  return `${what} ${
-    plan.proven
-      ? 'Proven: no other plan is better.'
-      : `A good answer, not a proof: the best there can be brings at most ${rest < 1 ? rest.toFixed(1) : Math.ceil(rest)} % more.`
-  }`;
 }
 
 const NOTHING: readonly ChordText[] = [];

@@ -3,6 +3,7 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { memo } from 'react';
+import { MOST_WISHED } from '@/core/advice/wishList';
 import { bringMost } from '@/core/effort/bringMost';
 import { GUESSED_USES, MOST_USES, type Uses } from '@/core/effort/uses';
 import type { Draft } from '@/core/keymap/draft';
@@ -39,7 +40,6 @@ const WORDS: Readonly<Record<Shown, string>> = {
   'hard to reach': 'Hard to reach',
 };
 const ROW = 46;
-const MOST_TICKED = 60;
 const TEN = 10;
 
 /** Ticks the commands that are to have better keys, and tells how often a day each is used. */
@@ -70,10 +70,10 @@ export const WishPicker = memo(function WishPicker(props: Props) {
       <Row apart>
         <Button
           variant="inline"
-          aria-disabled={rows.length === 0 || (!allTicked && rows.length > MOST_TICKED)}
-          data-tip={!allTicked && rows.length > MOST_TICKED ? `At most ${MOST_TICKED} are ticked at once` : undefined}
+          aria-disabled={rows.length === 0 || (!allTicked && rows.length > MOST_WISHED)}
+          data-tip={!allTicked && rows.length > MOST_WISHED ? `At most ${MOST_WISHED} are ticked at once` : undefined}
           onClick={() => {
-            if (allTicked || rows.length <= MOST_TICKED)
+            if (allTicked || rows.length <= MOST_WISHED)
               onWish(
                 rows.map((one) => one.id),
                 !allTicked,

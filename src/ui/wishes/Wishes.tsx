@@ -3,12 +3,11 @@
 import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { WishesView } from '@/core/advice/adviceView';
+import { MOST_WISHED } from '@/core/advice/wishList';
 import { programFacts } from '@/core/clash/clashIndex';
 import { compareKeymaps } from '@/core/keymap/compareKeymaps';
-import type { CommandId } from '@/core/program/program';
-import { counted } from '@/core/text/sentence';
 import type { KeymapLink } from '@/core/view/shelf';
 import type { Ground } from '@/workers/planner';
 import { DraftPill } from '../draft/DraftPill';
@@ -19,13 +18,13 @@ import { Segments } from '../kit/Segments';
 import { replaceAddress } from '../kit/useBackCloses';
 import { KeymapPicker } from '../parts/KeymapPicker';
 import { useReach } from '../parts/useReach';
-import { useNotice } from '../shell/Notices';
 import { useSettings } from '../shell/SettingsContext';
 import { unpacked } from '../shell/unpacked';
 import { CountsDialog } from './CountsDialog';
 import { PlanView } from './PlanView';
 import { SpendBar } from './SpendBar';
 import { type PlanTask, usePlan } from './usePlan';
+import { usePut } from './usePut';
 import { useWishList } from './useWishList';
 import { WishPicker } from './WishPicker';
 import styles from './wishes.module.css';
@@ -49,7 +48,6 @@ export function Wishes({ wishes, links, initialShown }: Props) {
   const { list, uses, change, wish, tellUses, tellAll } = useWishList(wishes, draft.state);
   const [shown, setShown] = useState(initialShown);
   const [counting, setCounting] = useState(false);
-  const tell = useNotice();
   const { reach, ready } = useReach(draft.keymap);
   const told = useMemo(() => new Map(Object.entries(uses)), [uses]);
 
@@ -65,10 +63,10 @@ export function Wishes({ wishes, links, initialShown }: Props) {
   const planning = usePlan(ground, task);
   const fresh = planning.made?.task === task ? planning.made.answer : null;
 
-  // A command that the address wishes for is put on the list once; then the address says where this is.
+  // Commands that the address wishes for are put on the list once; then the address says where this is.
   useEffect(() => {
-    const asked = new URLSearchParams(window.location.search).get('wish');
-    if (asked !== null && facts.commands.has(asked)) wish([asked], true);
+    const asked = new URLSearchParams(window.location.search).getAll('wish').filter((one) => facts.commands.has(one));
+    if (asked.length > 0) wish(asked.slice(0, MOST_WISHED), true);
   }, [facts, wish]);
   useEffect(() => {
     const address = `/wishes/${programSlug}/${draft.state.slug}${shown === 'gains' ? '?show=gains' : ''}`;
@@ -77,12 +75,8 @@ export function Wishes({ wishes, links, initialShown }: Props) {
 
   const { state } = draft;
   const ticket = fresh?.plan.ticket ?? null;
-  const put = async (): Promise<void> => {
-    if (!ticket || !(await actions.edit(ticket))) return;
-    tell(`${counted(ticket.changes.length, 'change')} on the tape as one ticket.`);
-  };
+  const put = usePut({ draft, actions, list, change });
   const changes = useMemo(() => compareKeymaps(draft.kept, draft.keymap).length, [draft.kept, draft.keymap]);
-  const nameOf = useCallback((one: CommandId) => facts.commands.get(one)?.name ?? one, [facts]);
   const board = `/board/${programSlug}/${state.slug}`;
   return (
     <div className="screen">
@@ -136,13 +130,13 @@ export function Wishes({ wishes, links, initialShown }: Props) {
               locked={state.locked}
               onChange={change}
               onWish={wish}
-              onPut={() => void put()}
+              onPut={() => fresh && void put(fresh.plan)}
             />
           ) : (
             <Gains program={program} draft={draft} ticket={ticket} told={told} reach={reach} />
           )}
         </div>
-        <DraftTape draft={draft} actions={actions} nameOf={nameOf} board={board} />
+        <DraftTape draft={draft} actions={actions} facts={facts} board={board} />
       </main>
       {counting && (
         <CountsDialog

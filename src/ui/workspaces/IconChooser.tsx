@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Stack from '@mui/material/Stack';
 import { useEffect, useState } from 'react';
+import { counted } from '@/core/text/sentence';
 import type { Icons } from '@/core/workspace/roomView';
 import { Find } from '../kit/Find';
 import { Row } from '../kit/Row';
@@ -61,7 +62,7 @@ export function IconChooser({ name, icon, onChoose }: Props) {
               ? 'Searching…'
               : entries.length === 0
                 ? 'No icon for that; try another word.'
-                : `${entries.length} icons`)}
+                : counted(entries.length, 'icon'))}
         </span>
       </Row>
       <Row wraps gap={1} style={{ maxHeight: '9rem', overflowY: 'auto', padding: 'var(--space-1)' }}>

@@ -47,6 +47,10 @@ type LineRow =
   | { readonly kind: 'branch'; readonly title: string; readonly lines: readonly Command[] }
   | { readonly kind: 'line'; readonly command: Command };
 
+const ONCE = [
+  { text: 'This is asked once; further lines without keys are hidden at once, and Undo brings them back.' },
+];
+
 /** Which menu lines are marked, and with what, and which are hidden, in the program's own order. */
 export function MenusPart({ program, room, keymap, keysOf, actions }: Props) {
   const { menus: dressing } = room;
@@ -56,6 +60,7 @@ export function MenusPart({ program, room, keymap, keysOf, actions }: Props) {
   const [words, setWords] = useState('');
   const [ink, setInk] = useState<Ink>('woad');
   const [question, setQuestion] = useState<Question | null>(null);
+  const [agreed, setAgreed] = useState(false);
   const hidden = useMemo(() => new Set(dressing.hidden), [dressing]);
   const marks = useMemo(() => marksOf(dressing), [dressing]);
   const rows = useMemo(() => rowsOf(program, menus[at]?.name ?? '', words), [program, menus, at, words]);
@@ -73,14 +78,19 @@ export function MenusPart({ program, room, keymap, keysOf, actions }: Props) {
       if (fresh.length > 1)
         tell(`${counted(fresh.length, 'line')} hidden.`, { words: 'Undo', run: () => actions.undo() });
     };
-    const cost = describeHidingCost(hidingCost(keymap, fresh));
+    const { keyless, keepers } = hidingCost(keymap, fresh);
+    // That lines without keys are reached by nothing else is asked once for all.
+    const cost = describeHidingCost({ keyless: agreed ? [] : keyless, keepers });
     if (cost.length === 0) run();
     else
       setQuestion({
         title: `Hide ${what}`,
-        sentences: cost,
+        sentences: keyless.length > 0 && !agreed ? [...cost, ONCE] : cost,
         action: fresh.length === 1 ? 'Hide it' : `Hide ${counted(fresh.length, 'line')}`,
-        run,
+        run: () => {
+          setAgreed(true);
+          run();
+        },
       });
   };
   const show = (lines: readonly CommandId[] | 'all', what: string): void =>
@@ -114,9 +124,16 @@ export function MenusPart({ program, room, keymap, keysOf, actions }: Props) {
               value={ink}
               options={INKS.map((one) => [
                 one,
-                <span key={one} className={styles.ink} data-tip={`${INK_WORDS[one].name}, a ${INK_WORDS[one].shape}`}>
+                <span
+                  key={one}
+                  className={styles.ink}
+                  data-tip={`${INK_WORDS[one].name}: ${INK_WORDS[one].color}, a ${INK_WORDS[one].shape}`}
+                >
                   <InkMark ink={one} size={14} silent />
-                  {INK_WORDS[one].name}
+                  <span>
+                    {INK_WORDS[one].name} <br />
+                    <small>{INK_WORDS[one].color}</small>
+                  </span>
                 </span>,
               ])}
               onChange={setInk}

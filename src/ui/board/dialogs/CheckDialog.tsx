@@ -26,6 +26,7 @@ import { SentenceView } from '../../parts/SentenceView';
 import { useSettings } from '../../shell/SettingsContext';
 import { Mark } from '../Mark';
 import type { DialogProps } from './dialogProps';
+import { SettleClashes } from './SettleClashes';
 
 const TITLES: Readonly<Record<Gravity, string>> = {
   wrong: 'Wrong: it can’t work like this',
@@ -39,6 +40,7 @@ const FIRST = 60;
 export function CheckDialog({ index, draft, advisor, uses, onClose, onOpen, onTicket }: DialogProps) {
   const { where } = useSettings();
   const [fixing, setFixing] = useState(false);
+  const [done, setDone] = useState('');
   const head = useRef<HTMLParagraphElement>(null);
   const troubles = useMemo(() => checkKeymap(index, where, draft.factory), [index, where, draft.factory]);
   const far = useMemo(() => farKeys(advisor(), index, uses), [advisor, index, uses]);
@@ -46,9 +48,16 @@ export function CheckDialog({ index, draft, advisor, uses, onClose, onOpen, onTi
     // What was pressed goes away with what it mends, and the focus must not.
     head.current?.focus({ preventScroll: true });
     setFixing(true);
-    await onTicket(one.ticket);
+    const stored = await onTicket(one.ticket);
     setFixing(false);
+    if (!stored) return;
+    setDone(one.ticket.title);
+    // On to the next that can be mended; where none is left the words above say so.
+    window.requestAnimationFrame(() =>
+      head.current?.parentElement?.querySelector<HTMLElement>('[data-kind] button')?.focus({ preventScroll: true }),
+    );
   };
+  const clashes = troubles.filter((one) => one.finding.kind === 'held by').length;
   const bad = troubles.filter((one) => one.gravity !== 'known').length;
   return (
     <ScreenDialog
@@ -57,10 +66,14 @@ export function CheckDialog({ index, draft, advisor, uses, onClose, onOpen, onTi
       onClose={onClose}
     >
       <p ref={head} tabIndex={-1} className="soft" role="status">
+        {done !== '' && `${done}: done, and on the tape. `}
         {bad === 0
           ? 'No clash, nothing that can’t be typed here, no keeper lost.'
           : 'Each fix lands on the tape as a ticket, so it can be taken back.'}
       </p>
+      {clashes > 0 && (
+        <SettleClashes {...{ index, advisor, uses }} busy={fixing} onFix={(ticket) => void fix({ ticket })} />
+      )}
       {GRAVITIES.map((gravity) => {
         const some = troubles.filter((one) => one.gravity === gravity);
         return some.length === 0 ? null : (

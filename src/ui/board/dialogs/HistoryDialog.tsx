@@ -3,7 +3,7 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { useEffect, useState } from 'react';
-import type { KeptVersion } from '@/core/keymap/keymapView';
+import type { History } from '@/core/keymap/keymapView';
 import type { Change } from '@/core/keymap/ticket';
 import { counted } from '@/core/text/sentence';
 import { ChangeLine } from '../../draft/ChangeLine';
@@ -13,25 +13,30 @@ import { Row } from '../../kit/Row';
 import { ScreenDialog } from '../../parts/ScreenDialog';
 import { ask, messageOf } from '../../shell/api';
 import type { DialogProps } from './dialogProps';
+import { LeftAsideList } from './LeftAsideList';
 
-/** The kept versions of a keymap, what each changed, and going back to one. */
-export function HistoryDialog({ index, draft, onClose, onTicket }: DialogProps) {
-  const [versions, setVersions] = useState<readonly KeptVersion[] | null>(null);
+/** The kept versions of a keymap, what each changed, and going back to one; before them, what was left aside. */
+export function HistoryDialog({ index, draft, actions, onClose, onTicket }: DialogProps) {
+  const [history, setHistory] = useState<History | null>(null);
   const [problem, setProblem] = useState('');
   const { id, revision } = draft.state;
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new revision makes what leads back to a version anew.
   useEffect(() => {
-    ask<KeptVersion[]>('GET', `/api/keymaps/${id}/history`).then(setVersions, (error: unknown) =>
-      setProblem(messageOf(error)),
-    );
+    // What is shown is ahead of what is stored.
+    const read = async () => {
+      await actions.settled();
+      return ask<History>('GET', `/api/keymaps/${id}/history`);
+    };
+    read().then(setHistory, (error: unknown) => setProblem(messageOf(error)));
   }, [id, revision]);
   const nameOf = (command: string) => index.facts.commands.get(command)?.name ?? command;
   return (
     <ScreenDialog wide title={`Kept versions of ${draft.state.name}`} onClose={onClose}>
       {problem && <Alert severity="error">{problem}</Alert>}
-      {versions === null && !problem && <Progress label="Looking for what was kept" />}
+      {history === null && !problem && <Progress label="Looking for what was kept" />}
+      <LeftAsideList {...{ index, draft, onTicket }} asides={history?.leftAside ?? []} />
       <ol className="ruled">
-        {versions?.map((version) => (
+        {history?.versions.map((version) => (
           <li key={version.number}>
             <Row gap={3} wraps>
               <strong>Version {version.number}</strong>

@@ -75,7 +75,9 @@ export function KeyCardDialog({
               <TableCell>
                 {nothing(row) ? (
                   <Row component="span" gap={3}>
-                    <span className="soft">free</span>
+                    <span className="soft">
+                      {row.desktop === null ? 'free' : `taken by ${DESKTOP_NAMES[where.desktop]}`}
+                    </span>
                     {selected && (
                       <Button variant="inline" onClick={() => onPropose(row.chord)}>
                         Try it for {selected.name}

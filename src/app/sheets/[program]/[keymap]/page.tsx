@@ -1,6 +1,8 @@
 import { notFound } from 'next/navigation';
 import { addressPart } from '@/app/addressPart';
 import { titleOf } from '@/app/titleOf';
+import type { KeymapView } from '@/core/keymap/keymapView';
+import type { Contents } from '@/core/sheet/sheetSpec';
 import { sheetOptions } from '@/schemas/sheets';
 import { ofOneMoment } from '@/server/database';
 import { packScreen } from '@/server/useCases/packScreen';
@@ -28,9 +30,13 @@ export default ofOneMoment(async function Page({ params, searchParams }: Props) 
       packed={packScreen({
         given,
         links: await listLinks(),
-        initial: sheetOptions({ contents: view.toFactory.length > 0 ? 'yours' : 'all', ...(await searchParams) }),
+        initial: sheetOptions({ ...usual(view, await searchParams), ...(await searchParams) }),
         today,
       })}
     />
   );
 });
+
+/** What was changed goes first on a sheet of one's own; the whole reference is whole. */
+const usual = ({ toFactory }: KeymapView, { form }: Readonly<Record<string, unknown>>): { contents?: Contents } =>
+  form === 'reference' ? {} : { contents: toFactory.length > 0 ? 'yours' : 'all' };
