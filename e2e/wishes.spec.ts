@@ -93,7 +93,7 @@ test('twenty wishes by keyboard: planned, pinned, ruled out, on the tape, undone
 
   // The list, its pin and what was ruled out are still there tomorrow.
   await reload(page);
-  await settled(page);
+  await expect(page.getByText('20 wishes: this plan is on the tape.')).toBeVisible();
   await expect(page.getByRole('button', { name: /^Pin Lift stain/ })).toHaveAttribute('aria-pressed', 'true');
   await press(page.getByRole('link', { name: 'Back to the Board' }));
   await press(page.getByRole('button', { name: 'Keep as new…' }));
