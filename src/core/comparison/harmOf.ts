@@ -1,5 +1,5 @@
-import { type Meaning, meaningsIn } from '../counterpart/meanings';
 import type { Command } from '../program/program';
+import { type Meaning, meaningsIn } from '../words/meanings';
 
 /** What pressing the keys of a command by mistake does, the worst first. */
 export const HARMS = ['loses work', 'changes the picture', 'changes a tool', 'changes the view'] as const;

@@ -3,12 +3,13 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { markedListsIn, measureCounterparts } from '../../../bench/counterparts';
 import type { Command, Kind } from '../program/program';
+import { meaningsIn } from '../words/meanings';
+import type { Counterpart } from './counterpart';
 import { describeCandidate, describeCounterpart } from './describeCandidate';
 import { findCounterparts, NO_EVIDENCE } from './findCounterparts';
 import { knownPairs, type Said, saidOf, withSaid } from './knownPairs';
 import { learnMenus } from './learnMenus';
 import { buildVocabulary, likeness, numberReading } from './likeness';
-import { meaningsIn } from './meanings';
 import { meetings } from './meetings';
 import type { Pair } from './pair';
 import { readCommand } from './readCommand';
@@ -105,17 +106,35 @@ describe('counterparts', () => {
     ]);
   });
 
-  it('take the keys that every program has as evidence, where the names say nothing', () => {
+  it('are helped by equal keys and never made by them, whatever keys were given', () => {
     const keys = (list: Record<string, string>) => (id: string) => (list[id] ? [list[id]] : []);
     const evidence = {
       ...NO_EVIDENCE,
       leftKeys: keys({ '/Undo': 'Mod+Z' }),
       rightKeys: keys({ '/Once more not': 'Mod+Z' }),
     };
-    expect(found([command('Undo')], [command('Once more not')], evidence)).toEqual([
-      ['/Undo', 'sure', '/Once more not'],
-    ]);
-    expect(only('Undo', 'Once more not')).toBe('none');
+    expect(found([command('Undo')], [command('Once more not')], evidence)).toEqual([['/Undo', 'none', null]]);
+    // Two that have nothing to do with each other get the same keys: nothing is found otherwise than without.
+    const sides = [lists[0]?.left ?? [], lists[0]?.right ?? []].map((list) => list.slice(0, 60)) as [
+      Command[],
+      Command[],
+    ];
+    const plain = findCounterparts(...sides) ?? [];
+    const unlike = (row: number, column: number): boolean =>
+      !(plain[row]?.candidates ?? []).some((one) => one.command === sides[1][column]?.id);
+    fc.assert(
+      fc.property(fc.nat(59), fc.nat(59), fc.constantFrom('Mod+S', 'Mod+Z', 'Alt+7'), (row, column, chord) => {
+        fc.pre(unlike(row, column));
+        const given = {
+          ...NO_EVIDENCE,
+          leftKeys: keys({ [sides[0][row]?.id ?? '']: chord }),
+          rightKeys: keys({ [sides[1][column]?.id ?? '']: chord }),
+        };
+        const told = (all: readonly Counterpart[]) => all.map((one) => [one.confidence, one.counterpart]);
+        expect(told(findCounterparts(...sides, given) ?? [])).toEqual(told(plain));
+      }),
+      { numRuns: 60 },
+    );
   });
 
   it('say why, in words', () => {

@@ -8,7 +8,7 @@ import { judgePairs } from './judgePairs';
 import { learnMenus } from './learnMenus';
 import { buildVocabulary, figureOf, isSame, type Likeness, likeness, type Numbered, numberReading } from './likeness';
 import { meetings } from './meetings';
-import { isCandidate, type Pair } from './pair';
+import { isCandidate, LEAST, type Pair } from './pair';
 import { readCommand } from './readCommand';
 
 export type Evidence = {
@@ -33,9 +33,12 @@ export type Progress = (part: number) => boolean;
 
 /** What is fainter than this is not kept: no menu would make a candidate of it. */
 const FAINT = 0.35;
-/** What the same factory keys add; what they make of a pair where every program has these keys for the same. */
+/**
+ * What the same factory keys add to a pair that is one without them, and what they add where every program has these keys
+ * for the same. Keys alone make no pair: many are given by chance.
+ */
 const SAME_KEYS = 0.06;
-const BY_CONVENTION = 0.86;
+const BY_CONVENTION = 0.45;
 
 /**
  * Finds for every command of one program the command of another that does the same: one to one, and together as likely
@@ -102,17 +105,15 @@ function pairUp(
         const always = isConvention(chord, name) || isConvention(chord, (right[c] as Command).name);
         onSame.set(c, always ? 'convention' : (onSame.get(c) ?? 'same'));
       }
-    const worth = near(row);
-    const usual = [...onSame].flatMap(([c, how]) => (how === 'convention' && !worth.includes(c) ? [c] : []));
-    for (const c of usual.length > 0 ? [...worth, ...usual] : worth) {
+    for (const c of near(row)) {
       const keys = onSame.get(c) ?? null;
       const column = columns[c] as Numbered;
       const signed = figureOf(vocabulary, row, column);
       const opposed = signed < 0;
       let figure = Math.abs(signed);
-      if (keys === 'convention' && !opposed) figure = Math.max(figure, BY_CONVENTION);
-      else if (keys) figure += SAME_KEYS * (1 - figure);
       if (figure < FAINT) continue;
+      if (keys && figure >= LEAST)
+        figure += (keys === 'convention' && !opposed ? BY_CONVENTION : SAME_KEYS) * (1 - figure);
       pairs.push({ row: r, column: c, figure, same: isSame(row, column), opposed, keys, tie: 0, strange: 0 });
     }
   }

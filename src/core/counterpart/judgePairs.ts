@@ -1,7 +1,7 @@
 import type { Command } from '../program/program';
+import { splitName } from '../words/splitName';
 import type { Candidate, Counterpart } from './counterpart';
 import { kindsFit, type Likeness } from './likeness';
-import { splitName } from './meanings';
 import { isCandidate, type Pair } from './pair';
 
 /** From this likeness on, and this far ahead of every other, a counterpart is sure. */

@@ -1,5 +1,5 @@
 import type { Kind } from '../program/program';
-import { axisOf, type Meaning, rootOf } from './meanings';
+import { axisOf, type Meaning, rootOf } from '../words/meanings';
 import type { CommandReading } from './readCommand';
 
 /** How alike two commands are, from 0 to 1, and what it rests on. */
@@ -23,6 +23,9 @@ export type Numbered = {
   readonly around: Int32Array;
   readonly concepts: CommandReading['concepts'];
   readonly weight: number;
+  /** The roots of what the name says is worked on; where it says nothing, what the menu says. */
+  readonly objects: Int32Array;
+  readonly objectsSaid: boolean;
 };
 
 /** What is so of all meanings of two programs together. */
@@ -41,8 +44,19 @@ const SAME_NAME = 0.97;
 const OTHER_WORDS = 0.95;
 /** Of the figure of two names, so much is left when they say opposite things. */
 const OPPOSED = 0.25;
+/** What nearly every command is about counts for so much. */
+const OF_EVERYTHING = 0.7;
 /** The axis of showing and hiding: a command that does the one often does the other, too. */
 const TOGGLED: ReadonlySet<string> = new Set(['vis']);
+
+/** What commands work on: the same done to another is another command. */
+const OBJECTS: ReadonlySet<Meaning> = new Set(
+  'layer selection mask brush text object view panel guide grid ruler color frame animation node line workspace macro swatch channel symmetry perspective'.split(
+    ' ',
+  ),
+);
+/** What is left of a figure where both names say what they work on, and it is not the same; where menus say so. */
+const OTHER_OBJECT = { said: 0.8, menu: 0.88 } as const;
 
 /** Numbers the meanings of all readings and weighs them: what few commands speak of tells them apart best. */
 export function buildVocabulary(readings: readonly CommandReading[]): Vocabulary {
@@ -74,7 +88,7 @@ export function buildVocabulary(readings: readonly CommandReading[]): Vocabulary
     weight: Float64Array.from(all, (one, i) => {
       if (axisOf(one) !== null) return 0.7;
       const rare = Math.log((2 + readings.length) / (1 + (counts[i] as number))) / most;
-      return 0.35 + 0.65 * Math.max(0, rare);
+      return (0.35 + 0.65 * Math.max(0, rare)) * (rootOf(one) === 'picture' ? OF_EVERYTHING : 1);
     }),
   };
 }
@@ -100,7 +114,12 @@ function alikeWords(all: readonly Meaning[]): ReadonlyMap<Meaning, Meaning> {
 export function numberReading(vocabulary: Vocabulary, reading: CommandReading): Numbered {
   const number = (meaning: Meaning): number => vocabulary.numberOf.get(meaning) as number;
   const meanings = Int32Array.from(reading.meanings, number);
+  const objectsOf = (all: readonly Meaning[]): readonly Meaning[] => all.filter((one) => OBJECTS.has(rootOf(one)));
+  const said = objectsOf(reading.meanings);
+  const objects = said.length > 0 ? said : objectsOf(reading.around);
   return {
+    objects: Int32Array.from(objects, (one) => vocabulary.root[number(one)] as number),
+    objectsSaid: said.length > 0,
     reading,
     meanings,
     around: Int32Array.from(reading.around, number),
@@ -133,9 +152,17 @@ export function figureOf(vocabulary: Vocabulary, a: Numbered, b: Numbered): numb
   const opposition = same ? 0 : opposed(vocabulary, a.meanings, b.meanings);
   const against = opposition === 2 || (opposition === 1 && part < 0.95);
   if (against) figure *= OPPOSED;
+  if (!same && part < 0.95) figure *= objectsFit(a, b);
   figure *= kindsFit(a.reading.command.kind, b.reading.command.kind);
   if (figure > 0.3) figure += (1 - figure) * 0.08 * figure * menuPart(vocabulary, a, b);
   return against ? -figure : figure;
+}
+
+/** How well what two commands work on goes together. */
+function objectsFit(a: Numbered, b: Numbered): number {
+  if (a.objects.length === 0 || b.objects.length === 0) return 1;
+  for (const one of a.objects) if (b.objects.includes(one)) return 1;
+  return a.objectsSaid && b.objectsSaid ? OTHER_OBJECT.said : OTHER_OBJECT.menu;
 }
 
 const NEITHER = { concept: -1, part: 0 } as const;

@@ -1,8 +1,8 @@
 import { conceptsNamed } from '../glossary/glossary';
-import type { Command } from '../program/program';
+import type { Command, Kind } from '../program/program';
 import { remembering } from '../text/remembering';
 import { wordsOf } from '../text/wordsOf';
-import { type Meaning, meaningsIn, plainName, rootOf } from './meanings';
+import { axisOf, type Meaning, meaningsIn, plainName, rootOf, together } from '../words/meanings';
 
 /** A concept of the glossary that a name speaks of, and how much of the name says it, from 0 to 1. */
 export type Spoken = { readonly concept: number; readonly part: number };
@@ -21,20 +21,39 @@ export type CommandReading = {
 /** Many commands share the steps of their paths. */
 const meaningsOfStep = remembering(meaningsIn, 5_000);
 
+/**
+ * What a command's name means; where it only says which way, as "Bottom" in a menu "Align", together with the last step of
+ * its path.
+ */
+export function meaningsOfCommand({ name, path }: Pick<Command, 'name' | 'path'>): readonly Meaning[] {
+  const meanings = meaningsIn(name);
+  const menu = path.at(-1);
+  if (menu === undefined || meanings.length === 0 || meanings.some((one) => axisOf(one) === null)) return meanings;
+  return together([...new Set([...meanings, ...meaningsOfStep(menu)])]);
+}
+
 /** Reads a command: what its name and its path mean, and the concepts they speak of. */
 export function readCommand(command: Command): CommandReading {
-  const meanings = meaningsIn(command.name);
+  const meanings = meaningsOfCommand(command);
   const own = new Set(meanings);
   const around = new Set<Meaning>();
   for (const step of command.path) {
     for (const meaning of meaningsOfStep(step)) if (!own.has(meaning)) around.add(meaning);
   }
   const plain = plainName(command.name);
-  return { command, plain, meanings: asSeen(meanings, around), around: [...around], concepts: spokenOf(command) };
+  return {
+    command,
+    plain,
+    meanings: asSeen(meanings, around, command.kind),
+    around: [...around],
+    concepts: spokenOf(command),
+  };
 }
 
-/** In a menu about the view, larger alone is nearer. */
-function asSeen(meanings: readonly Meaning[], around: ReadonlySet<Meaning>): readonly Meaning[] {
+/** In a menu about the view, larger alone is nearer; how transparent something is, as a value, is its opacity. */
+function asSeen(meanings: readonly Meaning[], around: ReadonlySet<Meaning>, kind: Kind): readonly Meaning[] {
+  if (kind === 'value' && meanings.includes('transparency'))
+    return meanings.map((one) => (one === 'transparency' ? 'opacity' : one));
   const alone = meanings.includes('size') && meanings.every((one) => one === 'size' || one.startsWith('up='));
   if (!alone || ![...around].some((one) => rootOf(one) === 'view')) return meanings;
   return ['zoom', meanings.includes('up=up') ? 'io=in' : 'io=out'];

@@ -1,5 +1,5 @@
-import { type Meaning, meaningsIn } from '../counterpart/meanings';
 import type { Command } from '../program/program';
+import { type Meaning, meaningsIn } from '../words/meanings';
 
 /** What people are at when they use a command, and what it speaks of then; the first that applies. Our own list. */
 const TASKS: readonly (readonly [task: string, about: readonly Meaning[]])[] = [

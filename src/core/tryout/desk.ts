@@ -1,5 +1,5 @@
-import { type Meaning, meaningsIn } from '../counterpart/meanings';
 import type { Command, CommandId, Program } from '../program/program';
+import { type Meaning, meaningsIn } from '../words/meanings';
 import { type Arrangement, factoryArrangement, sideOf } from '../workspace/arrangement';
 import { isOnTop, togglePanel } from '../workspace/changePanels';
 import { changeJars, type Jars, START_JARS } from './jars';

@@ -1,5 +1,5 @@
-import { meaningsIn } from '../counterpart/meanings';
 import type { Command } from '../program/program';
+import { meaningsIn } from '../words/meanings';
 import { PAPER } from './samplePicture';
 
 /** Jars of color beside the picture, and which of them is in hand, by its place. */

@@ -1,4 +1,4 @@
-import type { Meaning } from '../counterpart/meanings';
+import type { Meaning } from '../words/meanings';
 import type { Part } from './samplePicture';
 
 /** One layer of the sample picture, with the parts of the plant that are on it. */

@@ -1,5 +1,7 @@
-import { meaningsIn, splitName, stemOf } from '../counterpart/meanings';
 import type { Command, Program } from '../program/program';
+import { meaningsIn } from '../words/meanings';
+import { splitName } from '../words/splitName';
+import { stemOf } from '../words/wordForm';
 import type { Desk } from './desk';
 import { type Layer, shownParts } from './layerStack';
 import { colorAt, extentOf, grayOf, mainColors, tonesOf } from './readPicture';

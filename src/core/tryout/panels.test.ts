@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { meaningsIn } from '../counterpart/meanings';
 import { fromProgramFile, type ProgramFile } from '../file/programFile';
+import { meaningsIn } from '../words/meanings';
 import { callCommand, type Desk, freshDesk, picks } from './desk';
 import { fillJar, START_JARS } from './jars';
 import { changeLayers, type LayerStack, START_LAYERS, shownParts } from './layerStack';

@@ -1,5 +1,5 @@
-import { meaningsIn } from '../counterpart/meanings';
 import type { Command } from '../program/program';
+import { meaningsIn } from '../words/meanings';
 
 /**
  * Which icon of the open set goes with a word of a name or with what it means (all of them where several are joined by

@@ -1,9 +1,9 @@
 import { memo, useId } from 'react';
-import { meaningsIn } from '@/core/counterpart/meanings';
 import type { Program } from '@/core/program/program';
 import type { Desk } from '@/core/tryout/desk';
 import { shownParts } from '@/core/tryout/layerStack';
 import { CUT_CORNER, PAPER, SAMPLE_SIZE, samplePicture } from '@/core/tryout/samplePicture';
+import { meaningsIn } from '@/core/words/meanings';
 import styles from './stage.module.css';
 
 const SHAPES = samplePicture();

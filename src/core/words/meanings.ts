@@ -1,7 +1,8 @@
-import { stemmer } from 'stemmer';
-import { fold } from '../text/fold';
 import { remembering } from '../text/remembering';
 import data from './lexicon.json';
+import rules from './rules.json';
+import { splitName } from './splitName';
+import { stemOf } from './wordForm';
 
 /**
  * A meaning that words have in names of commands: `layer`; `picture.page`, which is a picture in particular; or one pole
@@ -14,6 +15,12 @@ type Entry = { readonly words: readonly string[]; readonly meanings: readonly Me
 type Phrases = ReadonlyMap<string, readonly Entry[]>;
 
 const FILLERS: ReadonlySet<string> = new Set(data.fillers);
+const FILLER_STEMS: ReadonlySet<string> = new Set(data.fillers.filter((one) => one.length > 3).map(stemOf));
+/** Whether a word carries nothing, in whatever form. */
+export const isFiller = (word: string): boolean => FILLERS.has(word) || FILLER_STEMS.has(stemOf(word));
+/** Words that may stand anywhere in a phrase and change nothing. */
+const ARTICLES: ReadonlySet<string> = new Set('a an the this that these those my your its'.split(' '));
+
 const AS_WRITTEN = phrasesBy((word) => word);
 /** For words in another form than the lexicon has them. */
 const BY_STEM = phrasesBy(stemOf);
@@ -22,7 +29,9 @@ function phrasesBy(form: (word: string) => string): Phrases {
   const phrases = new Map<string, Entry[]>();
   for (const [meanings, texts] of Object.entries(data.words)) {
     for (const text of texts as readonly string[]) {
-      const words = splitName(text).map(form);
+      const words = splitName(text)
+        .filter((word) => !ARTICLES.has(word))
+        .map(form);
       const entry = { words, meanings: meanings.split(' ') };
       const list = phrases.get(words[0] ?? '');
       if (list) list.push(entry);
@@ -43,19 +52,8 @@ function phraseAt(phrases: Phrases, words: readonly string[], at: number): Entry
   return undefined;
 }
 
-/** The stem of a folded word, by M. F. Porter, An algorithm for suffix stripping, Program 14 (1980). */
-export function stemOf(word: string): string {
-  return /^\p{L}+$/u.test(word) ? stemmer(word) : word;
-}
-
-/** The folded words of a name as matching sees them: joined words taken apart, a percent sign kept with its number. */
-export function splitName(name: string): string[] {
-  const apart = name.replace(/(\p{Ll})(\p{Lu})/gu, '$1 $2').replace(/\bB\s*[&/]\s*W\b/g, 'black and white');
-  return fold(apart).match(/\d+(?:[.,]\d+)?|\p{L}+/gu) ?? [];
-}
-
 /** The form in which a word is looked up; names use few words over and over, so it is remembered. */
-const formOf = remembering((word) => known(stemOf(word), word));
+export const formOf = remembering((word) => known(stemOf(word), word));
 
 /** A word nobody explained that says who does something, such as cropper, is taken for what is done. */
 function known(stem: string, word: string): string {
@@ -84,38 +82,66 @@ const NUMBERS: ReadonlyMap<string, Meaning> = new Map([
   ['half', '#180'],
 ]);
 
+/** A run of words, and what it means; a filler means nothing. */
+export type Span = { readonly words: readonly string[]; readonly meanings: readonly Meaning[] };
+
+/** Words told apart into the longest phrases that the lexicon has, the rest one by one; articles stand in none of them. */
+export function spansOf(all: readonly string[]): Span[] {
+  const words = all.filter((word) => !ARTICLES.has(word));
+  const stems = words.map(formOf);
+  const spans: Span[] = [];
+  for (let at = 0; at < stems.length; ) {
+    const written = AS_WRITTEN.has(words[at] as string) ? phraseAt(AS_WRITTEN, words, at) : undefined;
+    const stemmed = BY_STEM.has(stems[at] as string) ? phraseAt(BY_STEM, stems, at) : undefined;
+    const entry = (stemmed?.words.length ?? 0) > (written?.words.length ?? 0) ? stemmed : written;
+    const to = at + (entry?.words.length ?? 1);
+    spans.push({
+      words: words.slice(at, to),
+      meanings: entry?.meanings ?? aloneMeans(words[at] as string, stems[at] as string),
+    });
+    at = to;
+  }
+  return spans;
+}
+
+/** What a word means that the lexicon doesn't have: a number, nothing, or only itself. */
+function aloneMeans(word: string, stem: string): readonly Meaning[] {
+  const number = NUMBERS.get(word);
+  if (number) return [number];
+  if (/^\d/.test(stem)) return [`#${Number(stem.replace(',', '.'))}`];
+  return word === 'to' || word === 'from' || isFiller(word) ? [] : [`~${stem}`];
+}
+
 /** What a name or a step of a path says: its meanings, each once, in the order of the words. */
 export function meaningsIn(name: string): Meaning[] {
-  const words = splitName(name);
-  const stems = words.map(formOf);
   const found = new Set<Meaning>();
   const made: Meaning[] = [];
   let from = false;
-  const add = (meaning: Meaning): void => {
-    found.add(meaning);
-    if (!MADE.has(meaning)) return;
-    if (from) found.add(`src=${meaning}`);
-    made.push(meaning);
-  };
-  for (let at = 0; at < stems.length; ) {
-    const stem = stems[at] as string;
-    const written = AS_WRITTEN.has(words[at] as string) ? phraseAt(AS_WRITTEN, words, at) : undefined;
-    const stemmed = BY_STEM.has(stem) ? phraseAt(BY_STEM, stems, at) : undefined;
-    const entry = (stemmed?.words.length ?? 0) > (written?.words.length ?? 0) ? stemmed : written;
-    if (entry) {
-      for (const meaning of entry.meanings) add(meaning);
-      at += entry.words.length;
-      continue;
-    }
-    if (stem === 'from') from = true;
-    else if ((words[at] === 'to' || words[at] === 'as') && made.length > 0)
+  for (const { words, meanings } of spansOf(splitName(name))) {
+    const alone = words.length === 1 ? words[0] : '';
+    if (meanings.length === 0 && alone === 'from') from = true;
+    else if (meanings.length === 0 && (alone === 'to' || alone === 'as'))
       for (const meaning of made) found.add(`src=${meaning}`);
-    else if (NUMBERS.has(words[at] as string)) found.add(NUMBERS.get(words[at] as string) as Meaning);
-    else if (/^\d/.test(stem)) found.add(`#${Number(stem.replace(',', '.'))}`);
-    else if (words[at] !== 'to' && !FILLERS.has(words[at] as string)) found.add(`~${stem}`);
-    at++;
+    for (const meaning of meanings) {
+      found.add(meaning);
+      if (!MADE.has(meaning)) continue;
+      if (from) found.add(`src=${meaning}`);
+      made.push(meaning);
+    }
   }
-  return [...found];
+  return together([...found]);
+}
+
+/** What several meanings make together, such as all layers merged: a flat picture. The rules that take most come first. */
+const RULES = (rules as [string, string][])
+  .map(([of, make]) => ({ of: of.split(' '), make: make.split(' ') }))
+  .sort((a, b) => b.of.length - a.of.length);
+
+/** Meanings with those that make something together replaced by it. */
+export function together(meanings: readonly Meaning[]): Meaning[] {
+  const rule = RULES.find(({ of }) => of.every((one) => meanings.includes(one)));
+  if (!rule) return [...meanings];
+  return [...new Set([...rule.make, ...meanings.filter((one) => !rule.of.includes(one))])];
 }
 
 /** The axis of a pole; null for what has no opposite. */
