@@ -9,6 +9,25 @@ import type { CostTable, Progress } from './costTable';
  */
 export function assignSorted({ rows, columns, costs, without }: CostTable, progress?: Progress): Int32Array | null {
   const sorted = sortedColumns(rows, columns, costs);
+  const starts = Int32Array.from({ length: rows + 1 }, (_, row) => row * columns);
+  const inOrder = Float64Array.from(sorted, (j, k) => costs[Math.floor(k / columns) * columns + j] as number);
+  return assignListed({ rows, columns, starts, columnAt: sorted, costs: inOrder, without }, progress);
+}
+
+/** The columns that each row may have, the cheapest first, one row after the other. */
+export type CostLists = {
+  readonly rows: number;
+  readonly columns: number;
+  /** Where the columns of each row begin, and behind the last of them where they end. */
+  readonly starts: Int32Array;
+  readonly columnAt: Int32Array;
+  readonly costs: Float64Array;
+  readonly without: Float64Array;
+};
+
+/** The same where each row may have few of the columns, of which it has a list in the order of their costs. */
+export function assignListed(lists: CostLists, progress?: Progress): Int32Array | null {
+  const { rows, columns, starts, columnAt, costs, without } = lists;
   const u = new Float64Array(rows);
   const v = new Float64Array(columns);
   const columnOf = new Int32Array(rows).fill(-1);
@@ -35,10 +54,10 @@ export function assignSorted({ rows, columns, costs, without }: CostTable, progr
         end = -1;
         dropRow = at;
       }
-      const offset = at * columns;
-      for (let k = 0; k < columns; k++) {
-        const j = sorted[offset + k] as number;
-        const way = base + (costs[offset + j] as number);
+      const last = starts[at + 1] as number;
+      for (let k = starts[at] as number; k < last; k++) {
+        const j = columnAt[k] as number;
+        const way = base + (costs[k] as number);
         if (way >= bound) break;
         const through = way - (v[j] as number);
         if (through >= bound || through >= (shortest[j] as number)) continue;

@@ -1,4 +1,4 @@
-import { assign } from '../assignment/assign';
+import { assignListed } from '../assignment/assignSorted';
 import type { Progress as RowsDone } from '../assignment/costTable';
 import type { ChordText } from '../chord/chord';
 import { isConvention } from '../desktop/desktopKeys';
@@ -10,6 +10,7 @@ import { buildVocabulary, figureOf, isSame, type Likeness, likeness, type Number
 import { meetings } from './meetings';
 import { isCandidate, LEAST, type Pair } from './pair';
 import { readCommand } from './readCommand';
+import { comparer } from './sharedPart';
 
 export type Evidence = {
   /** The factory keys of a command at the left, at the right. */
@@ -33,6 +34,8 @@ export type Progress = (part: number) => boolean;
 
 /** What is fainter than this is not kept: no menu would make a candidate of it. */
 const FAINT = 0.35;
+/** So many pairs are kept of a command, the likeliest. */
+const MOST_RIVALS = 24;
 /**
  * What the same factory keys add to a pair that is one without them, and what they add where every program has these keys
  * for the same. Keys alone make no pair: many are given by chance.
@@ -89,6 +92,7 @@ function pairUp(
   const rows = readings[0].map((one) => numberReading(vocabulary, one));
   const columns = readings[1].map((one) => numberReading(vocabulary, one));
   const near = meetings(columns, vocabulary);
+  const compare = comparer(vocabulary);
   const byChord = new Map<ChordText, number[]>();
   right.forEach(({ id }, c) => {
     for (const chord of rightKeys(id)) byChord.set(chord, [...(byChord.get(chord) ?? []), c]);
@@ -97,25 +101,27 @@ function pairUp(
   for (let r = 0; r < left.length; r++) {
     if (r % 32 === 0 && !progress(r / left.length)) return null;
     const row = rows[r] as Numbered;
+    const sharedWith = compare(row);
     const { id, name } = left[r] as Command;
-    const own = leftKeys(id);
     const onSame = new Map<number, Pair['keys']>();
-    for (const chord of own)
+    for (const chord of leftKeys(id))
       for (const c of byChord.get(chord) ?? []) {
         const always = isConvention(chord, name) || isConvention(chord, (right[c] as Command).name);
         onSame.set(c, always ? 'convention' : (onSame.get(c) ?? 'same'));
       }
+    const own: Pair[] = [];
     for (const c of near(row)) {
       const keys = onSame.get(c) ?? null;
       const column = columns[c] as Numbered;
-      const signed = figureOf(vocabulary, row, column);
+      const signed = figureOf(vocabulary, row, column, sharedWith(column));
       const opposed = signed < 0;
       let figure = Math.abs(signed);
       if (figure < FAINT) continue;
       if (keys && figure >= LEAST)
         figure += (keys === 'convention' && !opposed ? BY_CONVENTION : SAME_KEYS) * (1 - figure);
-      pairs.push({ row: r, column: c, figure, same: isSame(row, column), opposed, keys, tie: 0, strange: 0 });
+      own.push({ row: r, column: c, figure, same: isSame(row, column), opposed, keys, tie: 0, strange: 0 });
     }
+    pairs.push(...(own.length > MOST_RIVALS ? own.sort((a, b) => b.figure - a.figure).slice(0, MOST_RIVALS) : own));
   }
   return { pairs, likenessOf: (r, c) => likeness(vocabulary, rows[r] as Numbered, columns[c] as Numbered) };
 }
@@ -125,8 +131,23 @@ const price = (figure: number): number => Math.round(1_000_000 * (1 - figure ** 
 
 /** The best one-to-one choice among the pairs: the columns of the rows, -1 for none. */
 function bestPairs(pairs: readonly Pair[], rows: number, columns: number, progress: RowsDone): Int32Array | null {
-  const costs = new Float64Array(rows * columns).fill(Infinity);
-  for (const pair of pairs) if (isCandidate(pair)) costs[pair.row * columns + pair.column] = price(pair.figure);
-  const without = new Float64Array(rows).fill(price(FAINT) + 1);
-  return assign({ rows, columns, costs, without }, progress)?.columnOf ?? null;
+  const byRow: Pair[][] = Array.from({ length: rows }, () => []);
+  for (const pair of pairs) if (isCandidate(pair)) byRow[pair.row]?.push(pair);
+  for (const list of byRow) list.sort((a, b) => b.figure - a.figure);
+  const listed = byRow.flat();
+  const starts = new Int32Array(rows + 1);
+  byRow.forEach((list, row) => {
+    starts[row + 1] = (starts[row] as number) + list.length;
+  });
+  return assignListed(
+    {
+      rows,
+      columns,
+      starts,
+      columnAt: Int32Array.from(listed, (pair) => pair.column),
+      costs: Float64Array.from(listed, (pair) => price(pair.figure)),
+      without: new Float64Array(rows).fill(price(FAINT) + 1),
+    },
+    progress,
+  );
 }

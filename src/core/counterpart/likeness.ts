@@ -1,6 +1,7 @@
 import type { Kind } from '../program/program';
 import { axisOf, type Meaning, rootOf } from '../words/meanings';
 import type { CommandReading } from './readCommand';
+import { comparer } from './sharedPart';
 
 /** How alike two commands are, from 0 to 1, and what it rests on. */
 export type Likeness = {
@@ -36,9 +37,6 @@ export type Vocabulary = {
   readonly weight: Float64Array;
 };
 
-/** A meaning that is the same only in general counts for so much; one that only the menu says, for so much. */
-export const IN_GENERAL = 0.75;
-export const BY_MENU = 0.8;
 /** The most that names are alike by themselves, so that menus can still tell; names in other words are less. */
 const SAME_NAME = 0.97;
 const OTHER_WORDS = 0.95;
@@ -130,10 +128,11 @@ export function numberReading(vocabulary: Vocabulary, reading: CommandReading): 
 
 /** How alike two commands are by their names, menus and kinds, and what it rests on. */
 export function likeness(vocabulary: Vocabulary, a: Numbered, b: Numbered): Likeness {
-  const signed = figureOf(vocabulary, a, b);
+  const shared = comparer(vocabulary)(a)(b);
+  const signed = figureOf(vocabulary, a, b, shared);
   const { concept, part } = conceptOfBoth(a, b);
   const same = isSame(a, b);
-  const name = same ? 1 : OTHER_WORDS * sharedPart(vocabulary, a, b);
+  const name = same ? 1 : OTHER_WORDS * shared;
   return { figure: Math.abs(signed), same, name, concept, conceptPart: part, opposed: signed < 0 };
 }
 
@@ -141,10 +140,13 @@ export function likeness(vocabulary: Vocabulary, a: Numbered, b: Numbered): Like
 export const isSame = (a: Numbered, b: Numbered): boolean =>
   a.reading.plain === b.reading.plain && a.reading.plain !== '';
 
-/** The figure alone, for where there are many to compare; negative where the two say opposite things. */
-export function figureOf(vocabulary: Vocabulary, a: Numbered, b: Numbered): number {
+/**
+ * The figure alone, for where there are many to compare; negative where the two say opposite things.
+ * @param shared how much of both names means the same.
+ */
+export function figureOf(vocabulary: Vocabulary, a: Numbered, b: Numbered, shared: number): number {
   const same = isSame(a, b);
-  const name = same ? 1 : OTHER_WORDS * sharedPart(vocabulary, a, b);
+  const name = same ? 1 : OTHER_WORDS * shared;
   const { part } = conceptOfBoth(a, b);
   const said = 0.92 * part;
   const more = Math.max(name, said);
@@ -176,32 +178,6 @@ function conceptOfBoth(a: Numbered, b: Numbered): { readonly concept: number; re
       const part = Math.min(one.part, other.part);
       if (part > best.part) best = { concept: one.concept, part };
     }
-  return best;
-}
-
-function sharedPart(vocabulary: Vocabulary, a: Numbered, b: Numbered): number {
-  const all = a.weight + b.weight;
-  return all === 0 ? 0 : (foundIn(vocabulary, a, b) + foundIn(vocabulary, b, a)) / all;
-}
-
-/** The weight of one's meanings that the other has as well. */
-function foundIn({ root, weight }: Vocabulary, one: Numbered, other: Numbered): number {
-  let sum = 0;
-  for (const meaning of one.meanings) {
-    let best = saidBy(other.meanings, meaning, root);
-    if (best === 0) best = BY_MENU * saidBy(other.around, meaning, root);
-    sum += best * (weight[meaning] as number);
-  }
-  return sum;
-}
-
-/** 1 where a meaning is among those given, less where only one like it is, 0 where none is. */
-function saidBy(given: Int32Array, meaning: number, root: Int32Array): number {
-  let best = 0;
-  for (const there of given) {
-    if (there === meaning) return 1;
-    if (root[there] === root[meaning]) best = IN_GENERAL;
-  }
   return best;
 }
 

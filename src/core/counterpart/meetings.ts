@@ -1,8 +1,11 @@
-import { BY_MENU, IN_GENERAL, type Numbered, type Vocabulary } from './likeness';
+import type { Numbered, Vocabulary } from './likeness';
+import { BY_MENU, IN_GENERAL } from './sharedPart';
 
 /** The columns in which a meaning or one like it stands: which of them, and whether in the name or only in the menu. */
 type Postings = { readonly columns: Int32Array; readonly meanings: Int32Array; readonly credits: Float64Array };
 
+/** So many columns are compared with a row: those that may be most alike by their names, besides the plainly alike. */
+const MOST = 40;
 /** Names of which at most so much means the same are not worth comparing. */
 const WORTH = 0.37;
 
@@ -17,12 +20,13 @@ export function meetings(columns: readonly Numbered[], vocabulary: Vocabulary): 
   // Endings that mean something of their own can give the same name other meanings.
   const byName = new Map<string, number[]>();
   columns.forEach(({ concepts, reading: { plain } }, column) => {
-    for (const { concept } of concepts) put(byConcept, concept, column);
+    for (const { concept, part } of concepts) if (part >= WORTH) put(byConcept, concept, column);
     if (plain !== '') put(byName, plain, column);
   });
   const here = new Float64Array(columns.length);
   const there = new Float64Array(columns.length);
   const credits = new Float64Array(columns.length);
+  const bounds = new Float64Array(columns.length);
   const creditFor = new Int32Array(columns.length);
   const foundFor = new Int32Array(columns.length);
   let asked = 0;
@@ -60,29 +64,42 @@ export function meetings(columns: readonly Numbered[], vocabulary: Vocabulary): 
         there[column] = (there[column] as number) + BY_MENU * (weight[postings.meanings[i] as number] as number);
       }
     }
-    const found: number[] = [];
+    const worthy: number[] = [];
     asked++;
     for (const column of touched) {
       const all = row.weight + (columns[column] as Numbered).weight;
-      if ((here[column] as number) + (there[column] as number) >= WORTH * all) {
-        found.push(column);
-        foundFor[column] = asked;
+      const most = ((here[column] as number) + (there[column] as number)) / all;
+      if (most >= WORTH) {
+        worthy.push(column);
+        bounds[column] = most;
       }
       here[column] = 0;
       there[column] = 0;
     }
+    const found = mostPromising(worthy, bounds);
+    for (const column of found) foundFor[column] = asked;
     const meet = (column: number): void => {
       if (foundFor[column] === asked) return;
       foundFor[column] = asked;
       found.push(column);
     };
     for (const column of byName.get(row.reading.plain) ?? NONE) meet(column);
-    for (const { concept } of row.concepts) for (const column of byConcept.get(concept) ?? NONE) meet(column);
+    for (const { concept, part } of row.concepts)
+      if (part >= WORTH) for (const column of byConcept.get(concept) ?? NONE) meet(column);
     return found;
   };
 }
 
 const NONE: readonly number[] = [];
+
+/** Of more columns than are worth it, those that may be most alike. */
+function mostPromising(columns: number[], bounds: Float64Array): number[] {
+  if (columns.length <= MOST) return columns;
+  const least = Float64Array.from(columns, (column) => bounds[column] as number).sort()[
+    columns.length - MOST
+  ] as number;
+  return columns.filter((column) => (bounds[column] as number) >= least);
+}
 
 function put<K>(lists: Map<K, number[]>, key: K, column: number): void {
   const list = lists.get(key);

@@ -54,9 +54,17 @@ export function findCommands(index: SearchIndex, typed: string): Found {
   const whole = plain.join(' ');
   const figures = new Float32Array(entries.length);
   const covered = new Float32Array(entries.length);
+  // Most readings share their parts.
+  const scored = new Map<string, PartScores>();
+  const score = (part: Part, last: boolean, alone: boolean): PartScores => {
+    const key = `${part.words} ${part.meanings} ${part.place} ${last} ${alone}`;
+    const known = scored.get(key) ?? scorePart(index, part, last, alone);
+    scored.set(key, known);
+    return known.part.counts === part.counts ? known : { ...known, weight: weightOf(part, known.rare) };
+  };
   let shares: readonly PartScores[] = [];
   for (const { parts, trust } of query.readings) {
-    const scores = parts.map((part, i) => scorePart(index, part, i === parts.length - 1, parts.length === 1));
+    const scores = parts.map((part, i) => score(part, i === parts.length - 1, parts.length === 1));
     if (shares.length === 0) shares = scores;
     const all = scores.reduce((sum, one) => sum + one.weight, 0);
     if (all === 0) continue;
@@ -121,8 +129,13 @@ function nearest({ entries }: SearchIndex, found: readonly number[]): Pick<Found
 const missing = (scores: readonly PartScores[], place: number): string[] =>
   scores.flatMap(({ part, by }) => ((by[place] as number) < 0.3 ? [part.words.join(' ')] : []));
 
+/** What a part counts where few or many commands say it. */
+const weightOf = ({ counts }: Part, rare: number): number => counts * rare;
+
 type PartScores = {
   readonly part: Part;
+  /** The fewer commands say it, the more it tells, up to 1. */
+  readonly rare: number;
   readonly weight: number;
   /** How many words of a name it may answer to. */
   readonly size: number;
@@ -152,7 +165,8 @@ function scorePart(index: SearchIndex, part: Part, last: boolean, alone: boolean
   const size =
     part.words.length === 0 ? MOST_SAID : part.words.filter((word) => !isFiller(word)).length - (begun ? 1 : 0);
   const known = have === 0 && part.meanings.some((one) => !one.startsWith('~'));
-  return { part, weight: part.counts * (0.35 + 0.65 * rare) * (known ? KNOWN : 1), size, by, name };
+  const worth = (0.35 + 0.65 * rare) * (known ? KNOWN : 1);
+  return { part, rare: worth, weight: weightOf(part, worth), size, by, name };
 }
 
 function raise(figures: Float32Array, places: Places | undefined, figure: number): void {

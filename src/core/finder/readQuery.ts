@@ -56,6 +56,7 @@ const OFF: ReadonlySet<string> = new Set('remove close no without end exit leave
 const LITTLE: ReadonlySet<string> = new Set(
   'bring send go turn move start work try find old other others another'.split(' '),
 );
+const MOST_PURPOSES = 8;
 /** What nearly everything in such a program is about counts for little. */
 const OF_EVERYTHING: ReadonlySet<Meaning> = new Set(['picture', 'view']);
 const COUNTS = { word: 1, way: 0.5, little: 0.35, beside: 0.12 } as const;
@@ -89,7 +90,7 @@ export function readQuery(typed: string): Query {
   const whole = together(meanings);
   if (whole.length !== meanings.length || whole.some((one) => !meanings.includes(one)))
     readings.push({ parts: [{ words: [], meanings: whole, counts: 1, way: false, place: false }], trust: 0.97 });
-  const purposes = purposesIn(words);
+  const purposes = [...purposesIn(words)].sort((a, b) => b.weight - a.weight).slice(0, MOST_PURPOSES);
   const most = Math.max(0, ...purposes.map((one) => one.weight));
   for (const { meanings, said, weight } of purposes) {
     const rest = parts.filter((part) => part.words.some((word) => !said.has(word) && !isFiller(word)));
