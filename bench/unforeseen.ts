@@ -5,6 +5,7 @@ import Papa from 'papaparse';
 import { searchCommands } from '../src/core/finder/searchCommands';
 import { buildSearchIndex } from '../src/core/finder/searchIndex';
 import type { Command, Kind } from '../src/core/program/program';
+import { thesaurus } from '../src/core/words/thesaurus';
 import { type MarkedLists, measureCounterparts } from './counterparts';
 
 const FOLDER = join(import.meta.dirname, 'unforeseen');
@@ -110,7 +111,7 @@ export function measurePhrases(phrases: readonly Phrase[], searches: Readonly<Re
 if (process.argv[1]?.endsWith('unforeseen.ts')) {
   const rough = readListPair(join(FOLDER, process.argv[3] ?? 'rough'));
   const searchIn = (list: readonly Command[]): Search => {
-    const index = buildSearchIndex(list);
+    const index = buildSearchIndex(list, thesaurus);
     return (typed) => searchCommands(index, typed);
   };
   const said = measurePhrases(readPhrases(process.argv[2]?.endsWith('.tsv') ? process.argv[2] : undefined), {

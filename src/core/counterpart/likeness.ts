@@ -1,5 +1,6 @@
 import type { Kind } from '../program/program';
 import { axisOf, type Meaning, rootOf } from '../words/meanings';
+import { thesaurus } from '../words/thesaurus';
 import type { CommandReading } from './readCommand';
 import { comparer } from './sharedPart';
 
@@ -78,7 +79,7 @@ export function buildVocabulary(readings: readonly CommandReading[]): Vocabulary
   const most = Math.log(2 + readings.length);
   return {
     numberOf,
-    root: Int32Array.from(all, (one) => numbered(roots, spelled.get(one) ?? rootOf(one))),
+    root: Int32Array.from(all, (one) => numbered(roots, spelled.get(one) ?? nearRoot(one) ?? rootOf(one))),
     axis: Int32Array.from(all, (one) => {
       const axis = axisOf(one);
       return axis === null ? -1 : numbered(axes, axis) * 2 + (TOGGLED.has(axis) ? 1 : 0);
@@ -90,6 +91,16 @@ export function buildVocabulary(readings: readonly CommandReading[]): Vocabulary
     }),
   };
 }
+
+/** What a word nobody explained stands so near that it may be taken for it; null for what stands near nothing. */
+function nearRoot(meaning: Meaning): Meaning | null {
+  if (!meaning.startsWith('~')) return null;
+  const near = thesaurus(meaning.slice(1)).find((one) => one.figure >= SYNONYM && one.meanings.length === 1);
+  const [root] = near?.meanings ?? [];
+  return root === undefined || axisOf(root) !== null ? null : rootOf(root);
+}
+/** From so near on. */
+const SYNONYM = 0.8;
 
 function numbered(numbers: Map<string, number>, text: string): number {
   const number = numbers.get(text) ?? numbers.size;

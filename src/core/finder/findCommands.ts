@@ -27,6 +27,9 @@ const CONCEPT = { whole: 0.8, begins: 0.62 } as const;
 /** What a path has counts for so much of what a name has, beside other words and alone, unless a place was asked for. */
 const BY_PATH = { beside: 0.66, alone: 0.42 } as const;
 const INITIALS = 0.82;
+/** From so near on a word means the same; what is less near counts for so much of it, so that it finds nothing alone. */
+const SYNONYM = 0.85;
+const NEARLY = 0.62;
 /** A word that is known but that no command here says counts for so much of one that nobody knows. */
 const KNOWN = 0.8;
 /** A purpose may answer to so many words of a name. */
@@ -56,9 +59,10 @@ export function findCommands(index: SearchIndex, typed: string): Found {
   const covered = new Float32Array(entries.length);
   // Most readings share their parts.
   const scored = new Map<string, PartScores>();
+  const meant = new Set(query.readings[0]?.parts.flatMap((part) => part.meanings));
   const score = (part: Part, last: boolean, alone: boolean): PartScores => {
     const key = `${part.words} ${part.meanings} ${part.place} ${last} ${alone}`;
-    const known = scored.get(key) ?? scorePart(index, part, last, alone);
+    const known = scored.get(key) ?? scorePart(index, part, last, alone, meant);
     scored.set(key, known);
     return known.part.counts === part.counts ? known : { ...known, weight: weightOf(part, known.rare) };
   };
@@ -82,8 +86,7 @@ export function findCommands(index: SearchIndex, typed: string): Found {
     }
   }
   const joined = plain.join('');
-  const meant = conceptsBeginning(whole);
-  for (const concept of meant)
+  for (const concept of conceptsBeginning(whole))
     for (const place of index.byConcept.get(concept) ?? [])
       figures[place] = Math.max(figures[place] as number, CONCEPT.begins);
   let best = 0;
@@ -102,8 +105,7 @@ export function findCommands(index: SearchIndex, typed: string): Found {
   }
   found.sort((a, b) => (figures[b] as number) - (figures[a] as number) || a - b);
   const least = Math.max(ENOUGH, OF_BEST * Math.min(1, best));
-  const said = (place: number): boolean =>
-    shares.every(({ by, name, part }) => ((part.way ? name : by)[place] as number) >= SAID);
+  const said = (place: number): boolean => shares.every(({ said: own }) => (own[place] as number) >= SAID);
   const enough = found.filter((place) => (figures[place] as number) >= least || said(place));
   const commands = enough.map((place) => entries[place]?.command as Command);
   const [first] = enough;
@@ -143,10 +145,18 @@ type PartScores = {
   readonly by: Float32Array;
   /** The same by its name alone. */
   readonly name: Float32Array;
+  /** The same without what is only near, or only may be switched. */
+  readonly said: Float32Array;
 };
 
 /** How well every command answers to a part of what was typed, and how much that part counts. */
-function scorePart(index: SearchIndex, part: Part, last: boolean, alone: boolean): PartScores {
+function scorePart(
+  index: SearchIndex,
+  part: Part,
+  last: boolean,
+  alone: boolean,
+  meant: ReadonlySet<Meaning>,
+): PartScores {
   const { entries } = index;
   const name = new Float32Array(entries.length);
   scoreWords(index, part, last, name);
@@ -159,14 +169,16 @@ function scorePart(index: SearchIndex, part: Part, last: boolean, alone: boolean
   const switched = part.way ? switchesLike(index, part.meanings, name) : null;
   const by = name.slice();
   scorePaths(index, part, alone, by);
+  const said = part.way ? name : by.slice();
   if (switched) scoreThings(index, switched, by);
+  scoreNear(index, part, meant, by);
   // The first letters of a word say nothing of how much of a name is meant.
   const begun = last && (part.words.at(-1) ?? '').length < BEGUN && part.words.length > 0;
   const size =
     part.words.length === 0 ? MOST_SAID : part.words.filter((word) => !isFiller(word)).length - (begun ? 1 : 0);
   const known = have === 0 && part.meanings.some((one) => !one.startsWith('~'));
   const worth = (0.35 + 0.65 * rare) * (known ? KNOWN : 1);
-  return { part, rare: worth, weight: weightOf(part, worth), size, by, name };
+  return { part, rare: worth, weight: weightOf(part, worth), size, by, name, said };
 }
 
 function raise(figures: Float32Array, places: Places | undefined, figure: number): void {
@@ -254,6 +266,25 @@ function scoreMeanings(index: SearchIndex, meanings: readonly Meaning[], into: F
   for (let place = 0; place < sum.length; place++) {
     const figure = (sum[place] as number) / all;
     if (figure > (into[place] as number)) into[place] = figure;
+  }
+}
+
+/** By what a word that the lexicon doesn't have stands near, unless that is said besides. */
+function scoreNear(
+  index: SearchIndex,
+  { words, meanings }: Part,
+  meant: ReadonlySet<Meaning>,
+  into: Float32Array,
+): void {
+  if (!index.thesaurus || words.length !== 1 || meanings[0]?.startsWith('~') !== true) return;
+  for (const { meanings: near, figure } of index.thesaurus(words[0] as string)) {
+    if (near.some((one) => meant.has(one))) continue;
+    const one = new Float32Array(into.length);
+    scoreMeanings(index, near, one);
+    for (let place = 0; place < into.length; place++) {
+      const own = (figure >= SYNONYM ? figure : NEARLY * figure) * (one[place] as number);
+      if (own > (into[place] as number)) into[place] = own;
+    }
   }
 }
 
