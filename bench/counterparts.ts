@@ -1,8 +1,12 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { basename, join } from 'node:path';
+import type { Counterpart } from '../src/core/counterpart/counterpart';
+import { counterpartsOf, type Side } from '../src/core/counterpart/counterpartsOf';
 import { findCounterparts } from '../src/core/counterpart/findCounterparts';
+import type { Said } from '../src/core/counterpart/knownPairs';
+import { questions } from '../src/core/counterpart/questions';
 import { fromProgramFile, type ProgramFile } from '../src/core/file/programFile';
-import type { Command, CommandId, Kind } from '../src/core/program/program';
+import { type Command, type CommandId, DEFAULT_RULES, type Kind } from '../src/core/program/program';
 
 /** Two command lists and which commands of them do the same. */
 export type MarkedLists = {
@@ -101,9 +105,37 @@ function named(list: readonly Command[], name: string | undefined): Command {
   return found;
 }
 
+/**
+ * The counterparts after some questions, always the one that teaches most, answered by one who knows: by the right
+ * candidate, or that it has none, or not at all where the right one isn't among those named.
+ */
+export function askAndFind({ left, right, truth }: MarkedLists, times: number): readonly Counterpart[] {
+  const side = (slug: string, commands: readonly Command[]): Side => ({
+    slug,
+    program: { name: slug, version: '1', contexts: [], rules: DEFAULT_RULES, commands },
+    factory: [],
+  });
+  const said: Said[] = [];
+  const skipped = new Set<CommandId>();
+  const find = (): readonly Counterpart[] =>
+    counterpartsOf(side('left', left), side('right', right), {}, said, () => true);
+  for (let asked = 0; asked < times; asked++) {
+    const [question] = questions(find(), left, right, skipped);
+    if (!question) break;
+    const { command, candidates } = question;
+    const known = truth.get(command) ?? null;
+    skipped.add(command);
+    if (known === null || candidates.includes(known))
+      said.push({ program: 'left', command, other: 'right', counterpart: known });
+  }
+  return find();
+}
+
 /** How well counterparts are found: of the sure ones, how many are right; of the true ones, how many are sure or suggested first. */
-export function measureCounterparts({ left, right, truth }: MarkedLists) {
-  const found = findCounterparts(left, right) ?? [];
+export function measureCounterparts(
+  { left, right, truth }: MarkedLists,
+  found: readonly Counterpart[] = findCounterparts(left, right) ?? [],
+) {
   const sure = found.filter((one) => one.confidence === 'sure');
   const wrong = sure.filter((one) => truth.get(one.command) !== one.counterpart);
   const hit = found.filter((one) => one.counterpart !== null && truth.get(one.command) === one.counterpart);

@@ -6,7 +6,7 @@ import { searchCommands } from '../src/core/finder/searchCommands';
 import { buildSearchIndex } from '../src/core/finder/searchIndex';
 import type { Command, Kind } from '../src/core/program/program';
 import { thesaurus } from '../src/core/words/thesaurus';
-import { type MarkedLists, measureCounterparts } from './counterparts';
+import { askAndFind, type MarkedLists, measureCounterparts } from './counterparts';
 
 const FOLDER = join(import.meta.dirname, 'unforeseen');
 const KINDS: Readonly<Record<string, Kind>> = {
@@ -132,6 +132,8 @@ if (process.argv[1]?.endsWith('unforeseen.ts')) {
     console.log(
       `${name}: ${sure} sure, right ${percent(sureRight)}; found ${percent(found)} of ${lists.truth.size} (sure ${percent(surePart)}); ${invented} of ${alone} without a counterpart get a suggestion`,
     );
+    const after = measureCounterparts(lists, askAndFind(lists, 12));
+    console.log(`  after twelve answers: found ${percent(after.found)}, sure ones right ${percent(after.sureRight)}`);
     if (!process.argv.includes('--pairs')) continue;
     const nameOf = (list: readonly Command[], id: string | null | undefined): string =>
       list.find((one) => one.id === id)?.name ?? '-';

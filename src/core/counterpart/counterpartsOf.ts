@@ -4,21 +4,33 @@ import { entryOf } from '../text/entryOf';
 import type { Counterpart } from './counterpart';
 import { findCounterparts } from './findCounterparts';
 import { knownPairs, type Said } from './knownPairs';
+import { type Lesson, lessonsOf } from './lessons';
 
 /** One side of a match: a program by its address, and its factory keys. */
 export type Side = { readonly slug: string; readonly program: Program; readonly factory: readonly Row[] };
 
-/** The counterparts of two programs, with all that is known of them. */
+/**
+ * The counterparts of two programs, with all that is known of them.
+ * @param elsewhere what was learned of words from other programs.
+ */
 export function counterpartsOf(
   left: Side,
   right: Side,
   programNames: Readonly<Record<string, string>>,
   said: readonly Said[],
   progress: (part: number) => boolean,
+  elsewhere: readonly Lesson[] = [],
 ): readonly Counterpart[] {
   const keysOf = (keymap: Keymap) => (id: CommandId) => bindingsOf(keymap, id).map((one) => one.chord);
+  const told = knownPairs(said, left.slug, right.slug, (slug) => entryOf(programNames, slug) ?? slug);
+  const there = new Map(right.program.commands.map((one) => [one.id, one]));
+  const pairs = left.program.commands.flatMap((one) => {
+    const other = there.get(told.known.get(one.id)?.counterpart ?? '');
+    return other ? [[one, other] as const] : [];
+  });
   const evidence = {
-    ...knownPairs(said, left.slug, right.slug, (slug) => entryOf(programNames, slug) ?? slug),
+    ...told,
+    lessons: [...elsewhere, ...lessonsOf(pairs)],
     leftKeys: keysOf(keymapOf(left.factory)),
     rightKeys: keysOf(keymapOf(right.factory)),
   };

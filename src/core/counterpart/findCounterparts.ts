@@ -6,10 +6,11 @@ import type { Command, CommandId } from '../program/program';
 import type { Counterpart, Known } from './counterpart';
 import { judgePairs } from './judgePairs';
 import { learnMenus } from './learnMenus';
+import { afterLessons, type Lesson } from './lessons';
 import { buildVocabulary, figureOf, isSame, type Likeness, likeness, type Numbered, numberReading } from './likeness';
 import { meetings } from './meetings';
 import { isCandidate, LEAST, type Pair } from './pair';
-import { readCommand } from './readCommand';
+import { type CommandReading, readCommand } from './readCommand';
 import { comparer } from './sharedPart';
 
 export type Evidence = {
@@ -20,6 +21,8 @@ export type Evidence = {
   readonly known: ReadonlyMap<CommandId, Known>;
   /** Those at the right of which it was said that they have no counterpart. */
   readonly alone: ReadonlySet<CommandId>;
+  /** What was learned of words. */
+  readonly lessons: readonly Lesson[];
 };
 const NO_KEYS: readonly ChordText[] = [];
 export const NO_EVIDENCE: Evidence = {
@@ -27,6 +30,7 @@ export const NO_EVIDENCE: Evidence = {
   rightKeys: () => NO_KEYS,
   known: new Map(),
   alone: new Set(),
+  lessons: [],
 };
 
 /** Told how far it is, from 0 to 1; answering false stops it. */
@@ -62,7 +66,7 @@ export function findCounterparts(
   const paired = pairUp(rows, columns, evidence, (part) => progress(0.6 * part));
   if (!paired) return null;
   const { pairs, likenessOf } = paired;
-  learnMenus(pairs, rows, columns);
+  learnMenus(pairs, rows, columns, toldPairs(left, right, known));
   const given = bestPairs(pairs, rows.length, columns.length, (done, all) => progress(0.65 + (0.35 * done) / all));
   if (!given) return null;
   const found = new Map(judgePairs(rows, columns, pairs, given, likenessOf).map((one) => [one.command, one]));
@@ -80,14 +84,34 @@ export function findCounterparts(
   });
 }
 
+/** The pairs that were said, as commands. */
+function toldPairs(
+  left: readonly Command[],
+  right: readonly Command[],
+  known: ReadonlyMap<CommandId, Known>,
+): (readonly [Command, Command])[] {
+  if (known.size === 0) return [];
+  const there = new Map(right.map((one) => [one.id, one]));
+  return left.flatMap((one) => {
+    const other = there.get(known.get(one.id)?.counterpart ?? '');
+    return other ? [[one, other] as const] : [];
+  });
+}
+
 /** Every pair that is worth a thought. */
 function pairUp(
   left: readonly Command[],
   right: readonly Command[],
-  { leftKeys, rightKeys }: Evidence,
+  { leftKeys, rightKeys, lessons }: Evidence,
   progress: Progress,
 ): { pairs: Pair[]; likenessOf: (row: number, column: number) => Likeness } | null {
-  const readings = [left.map(readCommand), right.map(readCommand)] as const;
+  const learned = afterLessons(lessons);
+  const read = (command: Command): CommandReading => {
+    const reading = readCommand(command);
+    const meanings = learned(reading.meanings);
+    return meanings === reading.meanings ? reading : { ...reading, meanings };
+  };
+  const readings = [left.map(read), right.map(read)] as const;
   const vocabulary = buildVocabulary(readings.flat());
   const rows = readings[0].map((one) => numberReading(vocabulary, one));
   const columns = readings[1].map((one) => numberReading(vocabulary, one));

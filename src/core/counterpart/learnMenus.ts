@@ -11,11 +11,17 @@ const SETTLED = 2;
 const PLAIN = 0.7;
 
 /**
- * Learns from the plain pairs which menus have to do with each other, and raises the figures of the pairs in such menus,
+ * Learns from the plain pairs, and from those that were said, which menus have to do with each other, and raises the figures of the pairs in such menus,
  * or lowers them where both menus have their counterparts elsewhere. A pair is no witness for itself.
  */
-export function learnMenus(pairs: readonly Pair[], left: readonly Command[], right: readonly Command[]): void {
+export function learnMenus(
+  pairs: readonly Pair[],
+  left: readonly Command[],
+  right: readonly Command[],
+  told: readonly (readonly [Command, Command])[] = [],
+): void {
   const numbers = new Map<string, number>();
+  const said = told.map((pair) => menuNumbers(numbers, pair));
   const lefts = menuNumbers(numbers, left);
   const rights = menuNumbers(numbers, right);
   const ofLeft = new Float64Array(numbers.size);
@@ -23,13 +29,16 @@ export function learnMenus(pairs: readonly Pair[], left: readonly Command[], rig
   const shared = new Map<number, number>();
   const together = (a: number, b: number): number => a * numbers.size + b;
   const witnesses = new Set<Pair>();
+  const witness = (a: number, b: number, figure: number): void => {
+    shared.set(together(a, b), (shared.get(together(a, b)) ?? 0) + figure);
+    ofLeft[a] = (ofLeft[a] as number) + figure;
+    ofRight[b] = (ofRight[b] as number) + figure;
+  };
   for (const pair of plainPairs(pairs, left.length, right.length)) {
-    const [a, b] = [lefts[pair.row] as number, rights[pair.column] as number];
-    shared.set(together(a, b), (shared.get(together(a, b)) ?? 0) + pair.figure);
-    ofLeft[a] = (ofLeft[a] as number) + pair.figure;
-    ofRight[b] = (ofRight[b] as number) + pair.figure;
+    witness(lefts[pair.row] as number, rights[pair.column] as number, pair.figure);
     witnesses.add(pair);
   }
+  for (const [a, b] of said) witness(a as number, b as number, 1);
   for (const pair of pairs) {
     const a = lefts[pair.row] as number;
     const b = rights[pair.column] as number;
