@@ -7,9 +7,8 @@ import { checkKeymap } from '../src/core/clash/checkKeymap';
 import { buildClashIndex, programFacts, relation } from '../src/core/clash/clashIndex';
 import { verdict } from '../src/core/clash/verdict';
 import { fromProgramFile, type ProgramFile } from '../src/core/file/programFile';
+import { buildFinder } from '../src/core/finder/buildFinder';
 import { markCommands } from '../src/core/finder/filters';
-import { searchCommands } from '../src/core/finder/searchCommands';
-import { buildSearchIndex } from '../src/core/finder/searchIndex';
 import { DEFAULT_KEYBOARD } from '../src/core/keyboard/usKeyboard';
 import { whereOf } from '../src/core/keyboard/where';
 import { EMPTY_KEYMAP, rowsOf } from '../src/core/keymap/keymap';
@@ -125,12 +124,11 @@ export async function benchCore(): Promise<{ rows: Row[]; search: string[]; fail
       threshold: 0.4,
     });
   const typed = QUERIES.flatMap(([, query]) => Array.from({ length: query.length }, (_, i) => query.slice(0, i + 1)));
-  const searchIndex = buildSearchIndex(program.commands);
+  const find = buildFinder(program.commands);
   const general = fuse(program.commands);
-  const ours = (await median(() => typed.map((query) => searchCommands(searchIndex, query)), 800)) / typed.length;
+  const ours = (await median(() => typed.map((query) => find(query).commands), 800)) / typed.length;
   const theirs = (await median(() => typed.slice(0, 40).map((query) => general.search(query)), 800)) / 40;
-  const oursSame =
-    (await median(() => typed.slice(0, 40).map((query) => searchCommands(searchIndex, query)), 800)) / 40;
+  const oursSame = (await median(() => typed.slice(0, 40).map((query) => find(query).commands), 800)) / 40;
   rows.push([
     'Search, per keystroke, against a general fuzzy-search package (fuse.js)',
     ms(ours),
@@ -144,7 +142,7 @@ export async function benchCore(): Promise<{ rows: Row[]; search: string[]; fail
   for (const [name, query, wanted] of QUERIES) {
     const { commands } = fromProgramFile(JSON.parse(readFileSync(`demo/${name}.json`, 'utf8')) as ProgramFile).program;
     const rankOf = (found: readonly Command[]): number => found.findIndex((command) => command.name === wanted) + 1;
-    const a = rankOf(searchCommands(buildSearchIndex(commands), query));
+    const a = rankOf(buildFinder(commands)(query).commands);
     const b = rankOf(
       fuse(commands)
         .search(query)

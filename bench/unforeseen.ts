@@ -2,10 +2,8 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import Papa from 'papaparse';
-import { searchCommands } from '../src/core/finder/searchCommands';
-import { buildSearchIndex } from '../src/core/finder/searchIndex';
+import { buildFinder } from '../src/core/finder/buildFinder';
 import type { Command, Kind } from '../src/core/program/program';
-import { thesaurus } from '../src/core/words/thesaurus';
 import { askAndFind, type MarkedLists, measureCounterparts } from './counterparts';
 
 const FOLDER = join(import.meta.dirname, 'unforeseen');
@@ -111,8 +109,8 @@ export function measurePhrases(phrases: readonly Phrase[], searches: Readonly<Re
 if (process.argv[1]?.endsWith('unforeseen.ts')) {
   const rough = readListPair(join(FOLDER, process.argv[3] ?? 'rough'));
   const searchIn = (list: readonly Command[]): Search => {
-    const index = buildSearchIndex(list, thesaurus);
-    return (typed) => searchCommands(index, typed);
+    const find = buildFinder(list);
+    return (typed) => find(typed).commands;
   };
   const said = measurePhrases(readPhrases(process.argv[2]?.endsWith('.tsv') ? process.argv[2] : undefined), {
     left: searchIn(rough.left),

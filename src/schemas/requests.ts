@@ -3,6 +3,7 @@ import type { WishList } from '../core/advice/wishList';
 import { MODIFIERS } from '../core/chord/chord';
 import { DESKTOPS } from '../core/desktop/desktopKeys';
 import { MOST_USES } from '../core/effort/uses';
+import { type ChosenEdit, LONGEST_WORDS } from '../core/finder/chosen';
 import { SHAPES, SIZES } from '../core/keyboard/keyboard';
 import { LAYOUTS } from '../core/keyboard/layouts';
 import { MOVES } from '../core/keyboard/moveKeyboard';
@@ -130,6 +131,17 @@ export const usesBody = (body: Body) =>
     }),
     body,
     'These counts',
+  );
+
+/** Which command was chosen for words typed into the finder. */
+export const chosenBody = (body: Body) =>
+  check(
+    shape<ChosenEdit>({
+      words: Joi.string().min(1).max(LONGEST_WORDS).required(),
+      command: commandId.required(),
+    }),
+    body,
+    'What was chosen',
   );
 
 const keymapNumber = Joi.number().integer().min(1);

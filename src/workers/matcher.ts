@@ -6,6 +6,8 @@ import { type OtherAction, otherActions } from '../core/comparison/otherActions'
 import type { Counterpart } from '../core/counterpart/counterpart';
 import { counterpartsOf, type Side } from '../core/counterpart/counterpartsOf';
 import type { Said } from '../core/counterpart/knownPairs';
+import type { Lesson } from '../core/counterpart/lessons';
+import { type Question, questions } from '../core/counterpart/questions';
 import { sureOf } from '../core/counterpart/surePairs';
 import type { Desktop } from '../core/desktop/desktopKeys';
 import { usesOf } from '../core/effort/uses';
@@ -27,6 +29,8 @@ export type MatchGround = {
   readonly mine: Side;
   readonly theirs: Side;
   readonly programNames: Readonly<Record<string, string>>;
+  /** What was learned of words from other programs. */
+  readonly lessons: readonly Lesson[];
   readonly choice: KeyboardChoice;
   readonly desktop: Desktop;
   readonly hand: Hand;
@@ -43,6 +47,8 @@ export type MatchTask = {
 };
 export type MatchAnswer = {
   readonly counterparts: readonly Counterpart[];
+  /** What is worth asking, of commands that may be what has keys there. */
+  readonly questions: readonly Question[];
   /** The pairs that keys go over by: what is sure or was said. */
   readonly pairs: readonly CommandPair[];
   /** Their keys as they are here. */
@@ -64,6 +70,8 @@ export type MatchAnswer = {
   readonly ms: number;
 };
 
+const MOST_QUESTIONS = 20;
+
 let ground: MatchGround | null = null;
 let advisor: Advisor | null = null;
 let found: { readonly said: readonly Said[]; readonly counterparts: readonly Counterpart[] } | null = null;
@@ -81,7 +89,15 @@ const matcher = {
     const start = performance.now();
     const known = found && JSON.stringify(found.said) === JSON.stringify(task.said) ? found.counterparts : null;
     const counterparts =
-      known ?? counterpartsOf(ground.mine, ground.theirs, ground.programNames, task.said, nowAndThen(onProgress));
+      known ??
+      counterpartsOf(
+        ground.mine,
+        ground.theirs,
+        ground.programNames,
+        task.said,
+        nowAndThen(onProgress),
+        ground.lessons,
+      );
     found = { said: task.said, counterparts };
     const matchMs = known ? 0 : performance.now() - start;
     return { ...answer(ground, advisor, task, counterparts), counterparts, matchMs, ms: performance.now() - start };
@@ -140,7 +156,11 @@ function answer(
   const { derivation } = task;
   const again =
     derivation && deriveAgain(transferTask, keymapOf(derivation.derived), here(derivation.theirs), task.title);
+  const withKeys = new Set(theirKeys.bindings.keys());
   return {
+    questions: questions(counterparts, own.facts.program.commands, theirs.program.commands)
+      .filter((one) => one.candidates.some((id) => withKeys.has(id)))
+      .slice(0, MOST_QUESTIONS),
     pairs,
     theirRows: rowsOf(theirKeys),
     transfer: done,

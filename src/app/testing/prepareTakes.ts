@@ -70,6 +70,7 @@ export async function prepareTakes(): Promise<Takes> {
     'POST keymaps/[id]/sheets': async () => ({ name: 'A sheet', spec: SPEC }),
     'POST keymaps/[id]/tape': async () => ({ ...(await revision()), cursor: 0 }),
     'PATCH keymaps/[id]/ticks': async () => ({ from: other, ticks: ['a step'] }),
+    'PATCH keymaps/[id]/chosen': async () => ({ words: 'blur', command }),
     'PATCH keymaps/[id]/uses': async () => ({ uses: { [command]: 12 }, all: false }),
     'GET keymaps/[id]/bindings': nothing,
     'GET keymaps/[id]/view': nothing,

@@ -1,3 +1,4 @@
+import type { Chosen } from '../finder/chosen';
 import type { KeymapView } from '../keymap/keymapView';
 import type { CommandId } from '../program/program';
 import type { Versioned } from '../sync/versioned';
@@ -8,6 +9,8 @@ import type { WishList } from './wishList';
 export type AdviceView = {
   readonly uses: Readonly<Record<CommandId, number>>;
   readonly elsewhere: readonly Elsewhere[];
+  /** What was chosen for words typed into the finder. */
+  readonly chosen: Versioned<Chosen>;
 };
 
 /** The wish list of a keymap with all it is planned from; null where none was made yet. */

@@ -1,5 +1,6 @@
 import { counterpartsOf, type Side } from '../counterpart/counterpartsOf';
 import type { Said } from '../counterpart/knownPairs';
+import type { Lesson } from '../counterpart/lessons';
 import { sureOf } from '../counterpart/surePairs';
 import type { PairsBetween } from './conceptTable';
 
@@ -12,6 +13,7 @@ export function pairsBetween(
   programNames: Readonly<Record<string, string>>,
   said: readonly Said[],
   progress: (part: number) => boolean = () => true,
+  lessons: readonly Lesson[] = [],
 ): PairsBetween[] {
   const all = (sides.length * (sides.length - 1)) / 2;
   const between: PairsBetween[] = [];
@@ -23,7 +25,7 @@ export function pairsBetween(
         between.push({ first, second, pairs: left.program.commands.map(({ id }) => [id, id] as const), likely: 0 });
         return;
       }
-      const found = counterpartsOf(left, right, programNames, said, (part) => progress((done + part) / all));
+      const found = counterpartsOf(left, right, programNames, said, (part) => progress((done + part) / all), lessons);
       between.push({
         first,
         second,

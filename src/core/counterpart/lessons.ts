@@ -5,11 +5,13 @@ import { meaningsOfCommand } from './readCommand';
 /** Two meanings that are the same to the person who said that two commands do the same. */
 export type Lesson = readonly [one: Meaning, other: Meaning];
 
+type Named = Pick<Command, 'name' | 'path'>;
+
 /**
  * What pairs of commands teach of words: where their names differ in one thing alone, these two things are the same. Ways
  * and numbers teach nothing: up is never down.
  */
-export function lessonsOf(pairs: readonly (readonly [Command, Command])[]): Lesson[] {
+export function lessonsOf(pairs: readonly (readonly [Named, Named])[]): Lesson[] {
   const taught = new Map<string, Lesson>();
   for (const [left, right] of pairs) {
     const [a, b] = [meaningsOfCommand(left), meaningsOfCommand(right)];

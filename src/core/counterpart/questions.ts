@@ -17,6 +17,8 @@ const MOST_CANDIDATES = 3;
 const BY_WORD = 0.35;
 const BY_MENU = 0.06;
 const MOST_TAUGHT = 8;
+/** What is less likely than so much of the likeliest is not asked about. */
+const AS_LIKELY = 0.75;
 /** How open it is for a command that is like none there, where few are left over in the menu that goes with its own. */
 const BY_REST = 0.4;
 
@@ -49,7 +51,8 @@ export function questions(
     .filter((one) => !skipped.has(one.command) && byId.has(one.command))
     .flatMap((one) => {
       const command = byId.get(one.command) as Command;
-      const likely = one.candidates.map(({ command: id }) => id);
+      const most = Math.max(0, ...one.candidates.map(({ figure }) => figure));
+      const likely = one.candidates.filter(({ figure }) => figure >= AS_LIKELY * most).map(({ command: id }) => id);
       const candidates = [...new Set([...likely, ...leftOver(command)])].slice(0, MOST_CANDIDATES);
       if (candidates.length === 0) return [];
       const others = Math.max(0, ...(words.get(one.command) ?? []).map((word) => (byWord.get(word) ?? 1) - 1));

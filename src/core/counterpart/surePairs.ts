@@ -3,6 +3,7 @@ import { entryOf } from '../text/entryOf';
 import type { Counterpart } from './counterpart';
 import { counterpartsOf, type Side } from './counterpartsOf';
 import { knownPairs, type Said } from './knownPairs';
+import type { Lesson } from './lessons';
 
 /**
  * The commands of two programs that surely do the same: found and sure, or said.
@@ -14,12 +15,13 @@ export function surePairs(
   programNames: Readonly<Record<string, string>>,
   said: readonly Said[],
   saidAlone: boolean,
+  lessons: readonly Lesson[] = [],
 ): (readonly [CommandId, CommandId])[] {
   const found = saidAlone
     ? [...knownPairs(said, left.slug, right.slug, (slug) => entryOf(programNames, slug) ?? slug).known].map(
         ([command, { counterpart }]) => ({ command, counterpart, confidence: 'sure' as const }),
       )
-    : counterpartsOf(left, right, programNames, said, () => true);
+    : counterpartsOf(left, right, programNames, said, () => true, lessons);
   return sureOf(found);
 }
 

@@ -1,5 +1,5 @@
 import { conceptsBeginning, conceptsNamed } from '../glossary/glossary';
-import type { Command } from '../program/program';
+import type { Command, CommandId } from '../program/program';
 import { wordsOf } from '../text/wordsOf';
 import { abbreviates } from '../words/abbreviates';
 import { axisOf, formOf, isFiller, type Meaning, rootOf } from '../words/meanings';
@@ -41,6 +41,8 @@ const ENOUGH = 0.52;
 const OF_BEST = 0.62;
 /** What has at least this of every word is found all the same. */
 const SAID = 0.25;
+/** A word that a command answers to less than this is missed. */
+const MISSED = 0.3;
 /** What only comes near has at least this. */
 const NEAR = 0.12;
 
@@ -48,8 +50,9 @@ const NEAR = 0.12;
  * Finds commands by what was typed: words in any form and order, their beginnings, short forms and initials, other words
  * for the same thing, the menu, and what a command is for. Everything that has enough of the meaning comes, in the order
  * of how much of it it has, the words that few commands have counting most.
+ * @param chosen what was chosen for the same words before: it comes first.
  */
-export function findCommands(index: SearchIndex, typed: string): Found {
+export function findCommands(index: SearchIndex, typed: string, chosen?: CommandId): Found {
   const { entries } = index;
   const query = readQuery(typed);
   if (query.words.length === 0) return { ...NOTHING, commands: entries.map((one) => one.command) };
@@ -67,11 +70,15 @@ export function findCommands(index: SearchIndex, typed: string): Found {
     return known.part.counts === part.counts ? known : { ...known, weight: weightOf(part, known.rare) };
   };
   let shares: readonly PartScores[] = [];
-  for (const { parts, trust } of query.readings) {
+  // By which reading each command is found best.
+  const foundBy = new Uint8Array(entries.length);
+  const scoresOf: (readonly PartScores[])[] = [];
+  query.readings.forEach(({ parts, trust }, reading) => {
     const scores = parts.map((part, i) => score(part, i === parts.length - 1, parts.length === 1));
     if (shares.length === 0) shares = scores;
+    scoresOf.push(scores);
     const all = scores.reduce((sum, one) => sum + one.weight, 0);
-    if (all === 0) continue;
+    if (all === 0) return;
     for (let place = 0; place < entries.length; place++) {
       let sum = 0;
       let own = 0;
@@ -82,9 +89,10 @@ export function findCommands(index: SearchIndex, typed: string): Found {
       const figure = (trust * sum) / all;
       if (figure <= (figures[place] as number)) continue;
       figures[place] = figure;
+      foundBy[place] = reading;
       covered[place] = Math.min(1, own / (entries[place]?.says as number));
     }
-  }
+  });
   const joined = plain.join('');
   for (const concept of conceptsBeginning(whole))
     for (const place of index.byConcept.get(concept) ?? [])
@@ -107,10 +115,12 @@ export function findCommands(index: SearchIndex, typed: string): Found {
   const least = Math.max(ENOUGH, OF_BEST * Math.min(1, best));
   const said = (place: number): boolean => shares.every(({ said: own }) => (own[place] as number) >= SAID);
   const enough = found.filter((place) => (figures[place] as number) >= least || said(place));
-  const commands = enough.map((place) => entries[place]?.command as Command);
-  const [first] = enough;
+  const before = chosen === undefined ? -1 : entries.findIndex((one) => one.command.id === chosen);
+  const inOrder = before < 0 ? enough : [before, ...enough.filter((place) => place !== before)];
+  const commands = inOrder.map((place) => entries[place]?.command as Command);
+  const [first] = inOrder;
   if (first === undefined) return { ...NOTHING, ...nearest(index, found) };
-  return { ...NOTHING, commands, unmatched: missing(shares, first) };
+  return { ...NOTHING, commands, unmatched: missing(scoresOf[foundBy[first] as number] ?? [], first) };
 }
 
 const NOTHING: Found = { commands: [], unmatched: [], near: [], menu: null };
@@ -129,7 +139,9 @@ function nearest({ entries }: SearchIndex, found: readonly number[]): Pick<Found
 
 /** The words of the parts that a command has nothing of. */
 const missing = (scores: readonly PartScores[], place: number): string[] =>
-  scores.flatMap(({ part, by }) => ((by[place] as number) < 0.3 ? [part.words.join(' ')] : []));
+  scores.flatMap(({ part, by }) =>
+    part.words.length > 0 && (by[place] as number) < MISSED ? [part.words.join(' ')] : [],
+  );
 
 /** What a part counts where few or many commands say it. */
 const weightOf = ({ counts }: Part, rare: number): number => counts * rare;

@@ -8,17 +8,16 @@ import { keymapOf } from '../keymap/keymap';
 import type { Command } from '../program/program';
 import { reachOf } from '../reach/reachOf';
 import { here, sampleProgram } from '../testing/sampleProgram';
+import { buildFinder } from './buildFinder';
 import { applyFilter, countMarks, countOn, markCommands, NO_FILTER } from './filters';
 import { finderRows, neighborsOf } from './finderRows';
 import { nearWord } from './nearWord';
-import { searchCommands } from './searchCommands';
-import { buildSearchIndex } from './searchIndex';
 
 const { program } = fromProgramFile(JSON.parse(readFileSync('demo/tarnlight.json', 'utf8')) as ProgramFile);
-const index = buildSearchIndex(program.commands);
+const find = buildFinder(program.commands);
 const first = (query: string, n = 1) =>
-  searchCommands(index, query)
-    .slice(0, n)
+  find(query)
+    .commands.slice(0, n)
     .map((command) => command.name);
 const command = (name: string, path: string[] = []): Command => ({
   id: name,
@@ -33,11 +32,11 @@ describe('the finder', () => {
     const some = ['Repaint', 'Paint on mask', 'Paint', 'Dry paint', 'Pale ant']
       .map((name) => command(name))
       .concat(command('Rinse', ['Paint']));
-    const found = searchCommands(buildSearchIndex(some), 'paint').map((one) => one.name);
+    const found = buildFinder(some)('paint').commands.map((one) => one.name);
     expect(found).toEqual(['Paint', 'Paint on mask', 'Dry paint', 'Repaint', 'Rinse']);
     expect(
-      searchCommands(buildSearchIndex(some), 'pa')
-        .map((one) => one.name)
+      buildFinder(some)('pa')
+        .commands.map((one) => one.name)
         .slice(-1),
     ).toEqual(['Rinse']);
   });
@@ -50,14 +49,14 @@ describe('the finder', () => {
     expect(first('moire')).toEqual(['Lift moiré']);
     expect(first('shrapen')).toEqual(['Sharpen']);
     expect(first('opacity 40')).toEqual(['Opacity 40 %']);
-    expect(searchCommands(index, 'zzzz')).toEqual([]);
-    expect(searchCommands(index, '  ')).toEqual(program.commands);
+    expect(find('zzzz').commands).toEqual([]);
+    expect(find('  ').commands).toEqual(program.commands);
   });
 
   it('finds every command by its own name, and lists none twice', () => {
     fc.assert(
       fc.property(fc.constantFrom(...program.commands), (one) => {
-        const found = searchCommands(index, one.name);
+        const found = find(one.name).commands;
         expect(found.slice(0, 3).map((other) => other.name)).toContain(one.name);
         expect(new Set(found).size).toBe(found.length);
       }),

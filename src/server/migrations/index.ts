@@ -8,6 +8,7 @@ import { summaries } from './007-summaries';
 import { inStep } from './008-in-step';
 import { doneOn } from './009-done-on';
 import { leftAside } from './010-left-aside';
+import { chosen } from './011-chosen';
 import type { Migration } from './migration';
 
 export const migrations: readonly Migration[] = [
@@ -21,4 +22,5 @@ export const migrations: readonly Migration[] = [
   inStep,
   doneOn,
   leftAside,
+  chosen,
 ];

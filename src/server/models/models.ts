@@ -1,6 +1,7 @@
 import type { Sequelize, Transaction } from 'sequelize';
 import { database, momentNow } from '../database';
 import { defineAdvice } from './advice';
+import { defineFinder } from './finder';
 import { defineInStep } from './inStep';
 import { defineKeymaps } from './keymaps';
 import { defineMatch } from './match';
@@ -19,6 +20,7 @@ function define(sequelize: Sequelize) {
     ...defineSheets(sequelize),
     ...defineSettings(sequelize),
     ...defineInStep(sequelize),
+    ...defineFinder(sequelize),
   };
   models.Program.hasMany(models.Keymap, { foreignKey: 'programId', as: 'keymaps' });
   models.Keymap.belongsTo(models.Program, { foreignKey: 'programId', as: 'program' });

@@ -7,7 +7,7 @@ import { now } from '../clock';
 import { models, within } from '../models/models';
 import type { Facts, ProgramModel, ProgramStepModel } from '../models/programs';
 import { remembering } from './remembering';
-import { among, canBeNamed, insertMany, plain } from './rows';
+import { among, canBeNamed, inParts, insertMany, plain } from './rows';
 
 export type ProgramRow = Attributes<ProgramModel>;
 export type StoredProgram = {
@@ -75,6 +75,40 @@ export async function versionsInBrief(): Promise<
 }
 
 /** A version of a program with all its commands in the program's own order. */
+/** The commands that programs call by some names, in whichever of their versions is the newest that has them. */
+export async function commandsNamed(
+  named: readonly (readonly [slug: string, command: string])[],
+): Promise<(slug: string, command: string) => Named | undefined> {
+  const { Program, Version, Command } = await models();
+  const programs = await Program.findAll({
+    attributes: ['slug'],
+    where: { slug: [...new Set(named.map(([slug]) => slug))] },
+    include: [{ model: Version, as: 'versions', attributes: ['id'] }],
+    ...within(undefined),
+  });
+  const slugOf = new Map(programs.flatMap(({ slug, versions = [] }) => versions.map(({ id }) => [id, slug] as const)));
+  const found = new Map<string, Named>();
+  await inParts([...new Set(named.map(([, command]) => command))], async (some) => {
+    const rows = await Command.findAll({
+      attributes: ['versionId', 'command', 'name', 'path'],
+      where: { versionId: [...slugOf.keys()], command: [...some] },
+      order: ['versionId'],
+      ...within(undefined),
+    });
+    for (const { versionId, command, name, path } of rows)
+      found.set(`${slugOf.get(versionId)} ${command}`, { name, path });
+  });
+  return (slug, command) => found.get(`${slug} ${command}`);
+}
+/** A command as it is called, and where it lives. */
+type Named = Pick<Command, 'name' | 'path'>;
+
+/** Whether a version of a program has a command. */
+export async function hasCommand(versionId: number, id: string): Promise<boolean> {
+  const { Command } = await models();
+  return (await Command.count({ where: { versionId, command: id }, ...within(undefined) })) > 0;
+}
+
 export async function loadProgram(
   row: ProgramRow,
   versionId: number,

@@ -12,8 +12,9 @@ import { loadUses, loadWishList, writeUses, writeWishList } from '../repositorie
 import { bindingsOfRow, factoryRow, type KeymapRow, keymapById, listKeymaps } from '../repositories/keymaps';
 import { findProgram, listPrograms, loadProgram, type ProgramRow, type StoredProgram } from '../repositories/programs';
 import { remembering } from '../repositories/remembering';
+import { chosenIn } from './finder';
 import { editInStep, versioned } from './inStep';
-import { SAID } from './match';
+import { lessonsFrom, SAID } from './match';
 import { loadKeymapView } from './screens';
 
 /** What advice on a keymap knows besides it. */
@@ -22,6 +23,7 @@ export const loadAdvice = ofOneMoment(async function loadAdvice(view: KeymapView
   return {
     uses: Object.fromEntries(await loadUses(program.id, view.draft.owner)),
     elsewhere: await loadElsewhere(view, program),
+    chosen: await chosenIn(view.draft.id),
   };
 });
 
@@ -50,7 +52,7 @@ async function loadElsewhere({ draft }: KeymapView, program: ProgramRow): Promis
       const pairs = await rememberSure.read(at, async () => {
         const [left, right] = [await side(here), await side(there)];
         const many = left.program.commands.length * right.program.commands.length > MOST_PAIRS;
-        return surePairs(left, right, names, said.value, many);
+        return surePairs(left, right, names, said.value, many, await lessonsFrom(said.value));
       });
       const keys = await bindingsOfRow(keymap);
       const nameOf = new Map(there.program.commands.map((one) => [one.id, one.name]));

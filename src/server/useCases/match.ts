@@ -1,7 +1,9 @@
 import type { Said } from '../../core/counterpart/knownPairs';
+import { type Lesson, lessonsOf } from '../../core/counterpart/lessons';
 import { rowsOf } from '../../core/keymap/keymap';
 import type { DraftState } from '../../core/keymap/keymapView';
 import type { Ticket } from '../../core/keymap/ticket';
+import type { CommandId } from '../../core/program/program';
 import type { EditMark, Versioned } from '../../core/sync/versioned';
 import type { Derivation, MatchPlan } from '../../core/transfer/matchPlan';
 import type { MatchView, ProgramsView } from '../../core/transfer/matchView';
@@ -20,7 +22,7 @@ import {
   writePlan,
   writeSaid,
 } from '../repositories/match';
-import { findProgram, listPrograms } from '../repositories/programs';
+import { commandsNamed, findProgram, listPrograms } from '../repositories/programs';
 import { draftState, mustFit, refuseUnknown } from './editKeymap';
 import { editInStep, versioned } from './inStep';
 import { listLinks, loadKeymapView, loadKeymapViewById } from './screens';
@@ -43,9 +45,11 @@ export const loadMatch = ofOneMoment(async function loadMatch(
     ? await loadKeymapView(like.program, like.keymap)
     : await usualSource(links, programSlug, owner, (await lastSource(id)) ?? came?.sourceId ?? null);
   const programs = await listPrograms();
+  const said = await versioned(SAID);
   const base = {
     view,
-    said: await versioned(SAID),
+    said,
+    lessons: await lessonsFrom(said.value),
     programNames: Object.fromEntries(programs.map((one) => [one.slug, one.name])),
     uses: Object.fromEntries(await loadUses((await findProgram(programSlug)).id, owner)),
   };
@@ -96,6 +100,26 @@ const planOf = (keymapId: number, source: number) => ({
 });
 /** What people said of counterparts, as a thing of one revision. */
 export const SAID = { thing: 'counterparts', what: 'What was said of counterparts was', read: loadSaid };
+
+/** What is learned of words from what was said of counterparts, in all programs. */
+export async function lessonsFrom(said: readonly Said[]): Promise<readonly Lesson[]> {
+  const pairs = said.filter((one) => one.counterpart !== null).slice(-MOST_LEARNED_FROM);
+  if (pairs.length === 0) return [];
+  const commandOf = await commandsNamed(
+    pairs.flatMap(({ program, command, other, counterpart }) => [
+      [program, command],
+      [other, counterpart as CommandId],
+    ]),
+  );
+  return lessonsOf(
+    pairs.flatMap(({ program, command, other, counterpart }) => {
+      const [one, two] = [commandOf(program, command), commandOf(other, counterpart as CommandId)];
+      return one && two ? [[one, two] as const] : [];
+    }),
+  );
+}
+/** So much of what was said is learned from, the latest. */
+const MOST_LEARNED_FROM = 2_000;
 
 /** Stores, or forgets, what a person says of a command's counterpart in another program. */
 export async function sayCounterpart(
@@ -182,5 +206,6 @@ export const loadPrograms = ofOneMoment(async function loadPrograms(asked: reado
     ),
   );
   const programNames = Object.fromEntries(views.map((one) => [one.programSlug, one.program.name]));
-  return { views, uses, said: await versioned(SAID), programNames };
+  const said = await versioned(SAID);
+  return { views, uses, said, lessons: await lessonsFrom(said.value), programNames };
 });

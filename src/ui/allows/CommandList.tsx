@@ -3,8 +3,7 @@
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
 import { useMemo, useState } from 'react';
-import { searchCommands } from '@/core/finder/searchCommands';
-import { buildSearchIndex } from '@/core/finder/searchIndex';
+import { buildFinder } from '@/core/finder/buildFinder';
 import { type Command, KINDS, type Program, pathText } from '@/core/program/program';
 import type { ProgramView } from '@/core/program/programView';
 import { entryOf } from '@/core/text/entryOf';
@@ -23,8 +22,8 @@ const ROW = 40;
 export function CommandList({ program, factoryKeys, step }: Props) {
   const { commands, contexts } = program;
   const [query, setQuery] = useState('');
-  const index = useMemo(() => buildSearchIndex(commands), [commands]);
-  const found = useMemo(() => searchCommands(index, query), [index, query]);
+  const find = useMemo(() => buildFinder(commands), [commands]);
+  const found = useMemo(() => find(query).commands, [find, query]);
   const change = (command: Command, values: Partial<Command>): void =>
     void step(`${command.name}: corrected`, {
       commands: commands.map((one) => (one.id === command.id ? { ...one, ...values } : one)),

@@ -23,6 +23,7 @@ import { KeyboardView } from './KeyboardView';
 import { turnsOf } from './turnsOf';
 import { useBench } from './useBench';
 import { useBoardAddress } from './useBoardAddress';
+import { useChosen } from './useChosen';
 import { useCommandActions } from './useCommandActions';
 import { useLayer } from './useLayer';
 import { useTapeSteps } from './useTapeSteps';
@@ -55,6 +56,7 @@ export function Board({ view, advice, links, initialCommand, initialShown }: Pro
   const { selected, select, propose, answered, reach } = bench;
   const { onUndo, onRedo, onGoTo, onPull } = useTapeSteps(draft, actions, bench.capture, ask);
   const wishAddress = useWishAddress(programSlug, now.state.slug);
+  const chosen = useChosen(advice.chosen, programSlug, now.state.id);
   const { actionsFor, restoreAll } = useCommandActions({
     ...{ program, facts, selected, draft, actions, ask, wishAddress },
     onHistory: () => setShown('command history'),
@@ -108,11 +110,10 @@ export function Board({ view, advice, links, initialCommand, initialShown }: Pro
       </Suspense>
       <main className={`panes ${styles.board}`}>
         <Finder
-          {...{ index, draft: now, selected, turns }}
+          {...{ index, draft: now, selected, turns, wishAddress, chosen }}
           commands={program.commands}
           reach={bench.ready ? reach : null}
           inputRef={search}
-          wishAddress={wishAddress}
           onSelect={select}
           onOpen={bench.openBench}
         />

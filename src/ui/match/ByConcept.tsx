@@ -4,8 +4,7 @@ import Link from 'next/link';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { answersAlike } from '@/core/comparison/agreement';
 import { type ConceptRow, conceptTable, type PairsBetween } from '@/core/comparison/conceptTable';
-import { searchCommands } from '@/core/finder/searchCommands';
-import { buildSearchIndex } from '@/core/finder/searchIndex';
+import { buildFinder } from '@/core/finder/buildFinder';
 import type { Place } from '@/core/keyboard/placeOf';
 import { bindingsOf } from '@/core/keymap/keymap';
 import { FilterChip } from '../kit/FilterChip';
@@ -72,12 +71,12 @@ export function ByConcept({ compared, between, place }: Props) {
       alone: rows.filter((row) => filled(row) === 1),
     } satisfies Record<Kept, readonly ConceptRow[]>;
   }, [table, keysIn, withKeys, compared, place]);
-  const indexes = useMemo(() => compared.map((one) => buildSearchIndex(one.view.program.commands)), [compared]);
+  const finders = useMemo(() => compared.map((one) => buildFinder(one.view.program.commands)), [compared]);
   const rows = useMemo(() => {
     if (wanted.trim() === '') return sets[kept];
-    const found = indexes.map((index) => new Set(searchCommands(index, wanted)));
+    const found = finders.map((find) => new Set(find(wanted).commands));
     return sets[kept].filter((row) => row.commands.some((command, i) => command && found[i]?.has(command)));
-  }, [sets, kept, wanted, indexes]);
+  }, [sets, kept, wanted, finders]);
   const columns = { gridTemplateColumns: `repeat(${compared.length}, minmax(11rem, 1fr))` };
   return (
     <>

@@ -55,7 +55,7 @@ const MOST = 6;
 
 /** Several keymaps of any programs compared, each with each: how much of the hand carries over, and what they all do. */
 export function CompareAll({ all, links, initialShown }: Props) {
-  const { views, said, programNames } = all;
+  const { views, said, programNames, lessons } = all;
   const router = useRouter();
   const { where } = useSettings();
   const [shown, setShown] = useState(initialShown);
@@ -78,8 +78,8 @@ export function CompareAll({ all, links, initialShown }: Props) {
     });
   }, [views, all.uses, links]);
   const ground = useMemo(
-    (): CompareGround => ({ sides: views.map((view) => sideOf(view, draftOf(view))), programNames }),
-    [views, programNames],
+    (): CompareGround => ({ sides: views.map((view) => sideOf(view, draftOf(view))), programNames, lessons }),
+    [views, programNames, lessons],
   );
   const task = useMemo((): CompareTask => ({ said: said.value }), [said]);
   const working = useWorkerTask<Comparer, CompareGround, CompareTask, PairsBetween[]>(start, ground, task, send);

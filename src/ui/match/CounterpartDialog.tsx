@@ -5,8 +5,7 @@ import Stack from '@mui/material/Stack';
 import { useMemo, useState } from 'react';
 import type { Counterpart } from '@/core/counterpart/counterpart';
 import { describeCandidate } from '@/core/counterpart/describeCandidate';
-import { searchCommands } from '@/core/finder/searchCommands';
-import { buildSearchIndex } from '@/core/finder/searchIndex';
+import { buildFinder } from '@/core/finder/buildFinder';
 import { type Command, type CommandId, pathText } from '@/core/program/program';
 import type { Sentence } from '@/core/text/sentence';
 import { Find } from '../kit/Find';
@@ -29,7 +28,7 @@ const MOST_FOUND = 40;
 /** Asks which command here does what one there does: the likeliest first, any other by search, or none. */
 export function CounterpartDialog({ theirs, names, commands, counterparts, said, onSay, onClose }: Props) {
   const [query, setQuery] = useState('');
-  const index = useMemo(() => buildSearchIndex(commands), [commands]);
+  const find = useMemo(() => buildFinder(commands), [commands]);
   const byId = useMemo(() => new Map(commands.map((one) => [one.id, one])), [commands]);
   const now = counterparts.find((one) => one.counterpart === theirs.id);
   const likely = useMemo(
@@ -44,8 +43,8 @@ export function CounterpartDialog({ theirs, names, commands, counterparts, said,
   const shown: readonly { readonly command: Command; readonly why: Sentence | null }[] =
     query.trim() === ''
       ? likely
-      : searchCommands(index, query)
-          .slice(0, MOST_FOUND)
+      : find(query)
+          .commands.slice(0, MOST_FOUND)
           .map((command) => ({ command, why: null }));
   return (
     <ScreenDialog

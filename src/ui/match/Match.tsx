@@ -26,6 +26,7 @@ import { MatchLines } from './MatchLines';
 import styles from './match.module.css';
 import { type MatchRow, SHOWN_WORDS, type Shown } from './matchRows';
 import { OtherActions } from './OtherActions';
+import { QuestionCard } from './QuestionCard';
 import { EMPTY, Filters } from './ShownRows';
 import { useMatchRows } from './useMatchRows';
 import { useSettled } from './useSettled';
@@ -114,6 +115,7 @@ export function Match({ match, links, initialShown }: Props) {
                   onNote={(next) => void noteDerived(next)}
                 />
               )}
+              <QuestionCard {...{ answer, theirs, fresh }} mine={facts.commands} onSay={settled.sayMine} />
               <Filters at={at} rows={rows} onShow={setShown} />
               {at === 'other' ? (
                 <OtherActions list={rows.other} before={answer.othersBefore.length} names={names} />

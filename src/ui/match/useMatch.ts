@@ -3,6 +3,7 @@
 import type { Remote } from 'comlink';
 import { useMemo } from 'react';
 import type { Side } from '@/core/counterpart/counterpartsOf';
+import type { Lesson } from '@/core/counterpart/lessons';
 import type { Draft } from '@/core/keymap/draft';
 import { rowsOf } from '@/core/keymap/keymap';
 import type { KeymapView } from '@/core/keymap/keymapView';
@@ -26,13 +27,14 @@ export function useMatch(
   mine: Side,
   theirs: Side,
   programNames: Readonly<Record<string, string>>,
+  lessons: readonly Lesson[],
   task: MatchTask,
 ): Matching {
   const { where, settings } = useSettings();
   const { keyboard, desktop } = where;
   const ground = useMemo(
-    (): MatchGround => ({ mine, theirs, programNames, choice: keyboard.choice, desktop, hand: settings.hand }),
-    [mine, theirs, programNames, keyboard, desktop, settings.hand],
+    (): MatchGround => ({ mine, theirs, programNames, lessons, choice: keyboard.choice, desktop, hand: settings.hand }),
+    [mine, theirs, programNames, lessons, keyboard, desktop, settings.hand],
   );
   return useWorkerTask<Matcher, MatchGround, MatchTask, MatchAnswer>(start, ground, task, send);
 }

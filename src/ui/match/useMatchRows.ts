@@ -33,7 +33,7 @@ export function useMatchRows(
     }),
     [draft.keymap, theirRows, said, plan, match, derivation, title],
   );
-  const matching = useMatch(sides[0], sides[1], match.programNames, task);
+  const matching = useMatch(sides[0], sides[1], match.programNames, match.lessons, task);
   const answer = matching.made?.answer ?? null;
   const fresh = matching.made?.task === task;
   const rows = useMemo(

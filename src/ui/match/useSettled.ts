@@ -50,5 +50,16 @@ export function useSettled(match: MatchView & { readonly theirs: KeymapView }, k
       run: () => void editSaid({ ...subject, counterpart: before }),
     });
   });
-  return { said, plan, derivation, noteDerived, editPlan, choose, answerFor, say };
+  /** Says, of a command here, what it is there, or nothing. It can be taken back. */
+  const sayMine = useStable((mine: CommandId, counterpart: CommandId | null): void => {
+    const subject = { program: view.programSlug, command: mine, other: theirs.programSlug };
+    const before = saidOf(said, subject);
+    editSaid({ ...subject, counterpart });
+    const name = view.program.commands.find((one) => one.id === mine)?.name ?? mine;
+    tell(`Noted of ${name}.`, {
+      words: 'Take it back',
+      run: () => void editSaid({ ...subject, counterpart: before }),
+    });
+  });
+  return { said, plan, derivation, noteDerived, editPlan, choose, answerFor, say, sayMine };
 }

@@ -4,6 +4,7 @@ import type { WishList } from '@/core/advice/wishList';
 import { type TickEdit, tickEdits } from '@/core/changeList/tickEdits';
 import type { Said } from '@/core/counterpart/knownPairs';
 import { type SayEdit, sayEdits } from '@/core/counterpart/sayEdits';
+import { type Chosen, type ChosenEdit, chosenEdits } from '@/core/finder/chosen';
 import { type Draft, draftOf, followDraft } from '@/core/keymap/draft';
 import { type DraftEdit, draftEdits } from '@/core/keymap/draftEdits';
 import type { DoneBefore, DraftAnswer, KeymapView } from '@/core/keymap/keymapView';
@@ -37,6 +38,11 @@ export const wishesWay = (keymap: number, start: WishList): Way<WishList | null,
 export const usesWay = (keymap: number): Way<Readonly<Record<string, number>>, CountEdit> => ({
   ...countEdits,
   send: (edit, _, mark) => ask(patch, `/api/keymaps/${keymap}/uses`, edit, true, undefined, mark),
+});
+
+export const chosenWay = (keymap: number): Way<Chosen, ChosenEdit> => ({
+  ...chosenEdits,
+  send: (edit, _, mark) => ask(patch, `/api/keymaps/${keymap}/chosen`, edit, true, undefined, mark),
 });
 
 export const planWay = (

@@ -1,12 +1,11 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { easiest } from '@/core/effort/gains';
-import { searchCommands } from '@/core/finder/searchCommands';
 import type { Draft } from '@/core/keymap/draft';
 import { bindingsOf } from '@/core/keymap/keymap';
 import type { Command, CommandId, Program } from '@/core/program/program';
 import { HARD } from '@/core/reach/describeReach';
 import type { ReachOf } from '@/core/reach/reachOf';
-import { useSearchIndex } from '../board/useSearchIndex';
+import { useFinder } from '../board/useFinder';
 
 /** Which commands are shown to be wished for. */
 export const SHOWN = ['wished', 'all', 'no key', 'hard to reach'] as const;
@@ -23,7 +22,7 @@ type Given = {
 export function usePicked({ program, draft, wishes, reach }: Given) {
   const [query, setQuery] = useState('');
   const [shown, setShown] = useState<Shown>(wishes.length > 0 ? 'wished' : 'all');
-  const searchIndex = useSearchIndex(program.commands);
+  const finder = useFinder(program.commands);
   const wished = useMemo(() => new Set(wishes), [wishes]);
   const sets = useMemo((): Readonly<Record<Shown, readonly Command[]>> => {
     const { keymap } = draft;
@@ -43,7 +42,8 @@ export function usePicked({ program, draft, wishes, reach }: Given) {
   const rows = useMemo(() => {
     if (asked === '') return sets[shown];
     const allowed = new Set(sets[shown]);
-    return searchCommands(searchIndex(), asked).filter((one) => allowed.has(one));
-  }, [asked, sets, shown, searchIndex]);
+    const found = finder()?.(asked).commands ?? program.commands;
+    return found.filter((one) => allowed.has(one));
+  }, [asked, sets, shown, finder, program]);
   return { query, setQuery, shown, setShown, sets, wished, asked, rows };
 }
