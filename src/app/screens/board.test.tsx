@@ -6,6 +6,7 @@ import { fromProgramFile } from '@/core/file/programFile';
 import { isListedAfter, VERDICT_STEPS } from '@/core/testing/verdictSteps';
 import { walkFile } from '@/core/testing/walkProgram';
 import { bringIn } from '@/server/useCases/bringIn';
+import { chosenIn } from '@/server/useCases/finder';
 import { loadHistory, loadKeymapView, loadShelf } from '@/server/useCases/screens';
 import { loadSettings, saveSettings } from '@/server/useCases/settings';
 import { onScreens, openPage } from '../testing/openPage';
@@ -35,6 +36,8 @@ const [PROGRAM, KEYMAP] = ['tarnlight', 'sheet-retouching'];
 const bench = () => screen.getByRole('region', { name: 'Bench' });
 const tape = () => screen.getByRole('region', { name: 'Change tape' });
 const finder = () => screen.getByRole('combobox');
+/** What stands first in the finder's list. */
+const firstFound = () => screen.queryAllByRole('option')[0]?.textContent ?? '';
 const capture = (name: string) => field(`Press the keys you want for ${name}`);
 const named = () => within(bench()).queryByRole('heading')?.textContent ?? '';
 const stored = (keymap = KEYMAP) => loadKeymapView(PROGRAM, keymap);
@@ -61,6 +64,7 @@ describe('the finder', () => {
     await openPage(`/board/${PROGRAM}/${KEYMAP}`);
     await button('Undo');
     fireEvent.change(finder(), { target: { value: 'mask' } });
+    await until(() => /mask/i.test(firstFound()));
     press(finder(), 'ArrowDown');
     press(finder(), 'ArrowDown');
     const second = finder().getAttribute('aria-activedescendant');
@@ -90,10 +94,35 @@ describe('the finder', () => {
     press(keys, 'Enter');
     await capture('Sheet edge');
     await click('Find by pressing keys');
-    fireEvent.change(finder(), { target: { value: 'no such thing at all' } });
+    fireEvent.change(finder(), { target: { value: 'zzzz qqqq' } });
     await said(/Nothing here is called/);
     await click('Show all commands');
     await untilIs(() => (finder() as HTMLInputElement).value, '');
+    // Keys can be spelled out as well.
+    fireEvent.change(finder(), { target: { value: 'Alt+S' } });
+    await said('Who holds Alt+S');
+    expect(firstFound()).toContain('Sheet edge');
+  });
+
+  it('says what is only half found and what is only near, and remembers what was chosen for the words', async () => {
+    await openPage(`/board/${PROGRAM}/${KEYMAP}`);
+    await button('Undo');
+    fireEvent.change(finder(), { target: { value: 'remove specks from the budget' } });
+    await said('Without “budget”');
+    expect(firstFound()).toContain('Dust sweep');
+    fireEvent.change(finder(), { target: { value: 'spell check the budget' } });
+    await said('Nothing is quite that. Near it:');
+    expect(screen.getAllByRole('option')).toHaveLength(3);
+    await said(/^Such things live in /);
+    const chosen = screen.getAllByRole('option')[2] as HTMLElement;
+    const name = (chosen.getAttribute('aria-label') ?? '').split(',')[0] ?? '';
+    fireEvent.click(chosen);
+    await until(async () => (await chosenIn((await stored()).draft.id)).value['spell check the budget']);
+    fireEvent.change(finder(), { target: { value: 'soften' } });
+    await until(() => firstFound().includes('Soften'));
+    fireEvent.change(finder(), { target: { value: 'Spell check, the budget' } });
+    await until(() => firstFound().includes(name));
+    expect(screen.getAllByRole('option')).toHaveLength(1);
   });
 
   it('shows what its filters leave, and as many as they say', async () => {

@@ -1,7 +1,8 @@
 import { join } from 'node:path';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { markedListsIn, measureCounterparts } from '../../../bench/counterparts';
+import { askAndFind, markedListsIn, measureCounterparts } from '../../../bench/counterparts';
+import { readListPair } from '../../../bench/unforeseen';
 import type { Command, Kind } from '../program/program';
 import { meaningsIn } from '../words/meanings';
 import type { Counterpart } from './counterpart';
@@ -9,9 +10,11 @@ import { describeCandidate, describeCounterpart } from './describeCandidate';
 import { findCounterparts, NO_EVIDENCE } from './findCounterparts';
 import { knownPairs, type Said, saidOf, withSaid } from './knownPairs';
 import { learnMenus } from './learnMenus';
+import { afterLessons, type Lesson, lessonsOf } from './lessons';
 import { buildVocabulary, likeness, numberReading } from './likeness';
 import { meetings } from './meetings';
 import type { Pair } from './pair';
+import { questions } from './questions';
 import { readCommand } from './readCommand';
 
 const lists = markedListsIn(join(import.meta.dirname, '../../../bench/counterparts'));
@@ -155,6 +158,54 @@ describe('counterparts', () => {
   it('stop when told to', () => {
     const [{ left, right }] = lists as [(typeof lists)[number]];
     expect(findCounterparts(left, right, NO_EVIDENCE, () => false)).toBeNull();
+  });
+});
+
+describe('lists written without sight of the lexicon', () => {
+  it.each([
+    ['rough', 0.92, 0.97],
+    ['fourth', 0.85, 0.85],
+  ] as const)('are matched: %s', (name, found, afterwards) => {
+    const pair = readListPair(join(import.meta.dirname, '../../../bench/unforeseen', name));
+    const said = measureCounterparts(pair);
+    expect(said.sureRight).toBeGreaterThanOrEqual(0.99);
+    expect(said.found).toBeGreaterThanOrEqual(found);
+    const after = measureCounterparts(pair, askAndFind(pair, 12));
+    expect(after.sureRight).toBeGreaterThanOrEqual(0.99);
+    expect(after.found).toBeGreaterThanOrEqual(Math.max(afterwards, said.found));
+  });
+});
+
+describe('what is said of a pair', () => {
+  it('teaches what its names differ in, ways and numbers never', () => {
+    const lessons = (...pairs: [string, string][]) => lessonsOf(pairs.map(([a, b]) => [command(a), command(b)]));
+    expect(lessons(['Frobnicate layer', 'Duplicate layer'])).toEqual([['copy.double', '~frobnic']]);
+    expect(lessons(['Frobnicate layer', 'Zonk layer'])).toEqual([['~frobnic', '~zonk']]);
+    expect(lessons(['Layer up', 'Layer down'], ['Turn 90', 'Turn 45'], ['Save', 'Save'])).toEqual([]);
+    expect(lessons(['Frobnicate', 'Duplicate layer'])).toEqual([]);
+  });
+
+  it('finds others by the same word, here and in other programs', () => {
+    const left = ['Frobnicate layer', 'Frobnicate mask', 'Frobnicate guide'].map((name) => command(name));
+    const right = ['Duplicate layer', 'Duplicate mask', 'Duplicate guide'].map((name) => command(name));
+    const all = (lessons: readonly Lesson[]) =>
+      found(left, right, { ...NO_EVIDENCE, lessons }).map(([, confidence]) => confidence);
+    expect(all([])).not.toContain('sure');
+    expect(all(lessonsOf([[left[0] as Command, right[0] as Command]]))).toEqual(['sure', 'sure', 'sure']);
+    expect(afterLessons([['~a', '~b']])(['~b', 'layer'])).toEqual(['~a', 'layer']);
+  });
+
+  it('is asked where it teaches most, of the likeliest candidates, and not again when skipped', () => {
+    const left = ['Frobnicate layer', 'Frobnicate mask', 'Frobnicate guide', 'Merge visible lines', 'Undo'];
+    const right = ['Duplicate layer', 'Duplicate mask', 'Duplicate guide', 'Merge lines', 'Undo'];
+    const [here, there] = [left, right].map((list) => list.map((name) => command(name))) as [Command[], Command[]];
+    const asked = questions(findCounterparts(here, there) ?? [], here, there);
+    expect(asked[0]?.command).toMatch(/Frobnicate/);
+    expect(asked[0]?.teaches).toBe(2);
+    expect(asked.map((one) => one.command)).not.toContain('/Undo');
+    expect(asked.every((one) => one.candidates.length > 0 && one.candidates.length <= 3)).toBe(true);
+    const skipped = new Set([asked[0]?.command ?? '']);
+    expect(questions(findCounterparts(here, there) ?? [], here, there, skipped)).toHaveLength(asked.length - 1);
   });
 });
 

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { measurePhrases, readListPair, readPhrases } from '../../../bench/unforeseen';
 import { buildClashIndex, programFacts } from '../clash/clashIndex';
 import { fromProgramFile, type ProgramFile } from '../file/programFile';
 import { CONCEPTS, PARTNERS } from '../glossary/glossary';
@@ -9,9 +10,10 @@ import type { Command } from '../program/program';
 import { reachOf } from '../reach/reachOf';
 import { here, sampleProgram } from '../testing/sampleProgram';
 import { buildFinder } from './buildFinder';
+import { chordTyped } from './chordTyped';
+import { chosenEdits, wordsTyped } from './chosen';
 import { applyFilter, countMarks, countOn, markCommands, NO_FILTER } from './filters';
 import { finderRows, neighborsOf } from './finderRows';
-import { nearWord } from './nearWord';
 
 const { program } = fromProgramFile(JSON.parse(readFileSync('demo/tarnlight.json', 'utf8')) as ProgramFile);
 const find = buildFinder(program.commands);
@@ -63,11 +65,62 @@ describe('the finder', () => {
     );
   });
 
-  it('takes one slip for the word, and no more', () => {
-    for (const typed of ['glaez', 'galze', 'glze', 'glazee', 'glqze', 'gla'])
-      expect(nearWord(typed, 'glaze'), typed).toBe(true);
-    for (const typed of ['gealz', 'zealg', 'brush', 'gqqze']) expect(nearWord(typed, 'glaze'), typed).toBe(false);
-    fc.assert(fc.property(fc.string({ maxLength: 12 }), (word) => nearWord(word, word)));
+  it('finds what has most of the meaning, says what it lacks, and of what is only near that it is', () => {
+    const found = find('remove specks from the budget');
+    expect([found.commands[0]?.name, found.unmatched, found.near]).toEqual(['Dust sweep', ['budget'], []]);
+    const near = find('spell check the budget');
+    expect([near.commands, near.near.length, near.menu?.length]).toEqual([[], 3, 1]);
+    expect(find('zzzz qqqq')).toEqual({ commands: [], unmatched: [], near: [], menu: null });
+    expect(first('crooked horizon')).toEqual(['Straighten tool']);
+    expect(first('turn the guides off')).toEqual(['Guides']);
+    expect(first('blurring')).toEqual(['Soften']);
+  });
+
+  it('puts first what was chosen for the same words before, found or not', () => {
+    const curves = program.commands.find((one) => one.name === 'Curves')?.id ?? '';
+    expect(
+      find('soften', curves)
+        .commands.slice(0, 2)
+        .map((one) => one.name),
+    ).toEqual(['Curves', 'Soften']);
+    expect(find('zzzz', curves).commands.map((one) => one.name)).toEqual(['Curves']);
+    expect(find('soften', 'gone').commands[0]?.name).toBe('Soften');
+    expect([wordsTyped('  Soft  EDGE! '), wordsTyped('…')]).toEqual(['soft edge', '']);
+    const before = { 'soft edge': 'feather' };
+    const edit = { words: 'soft edge', command: 'curves' };
+    expect(chosenEdits.apply(before, edit)).toEqual({ 'soft edge': 'curves' });
+    expect([
+      chosenEdits.meets(edit, before, before),
+      chosenEdits.meets(edit, before, { 'soft edge': 'crop' }),
+      chosenEdits.meets(edit, before, { 'soft edge': 'curves' }),
+    ]).toEqual([false, true, false]);
+  });
+
+  it.each([
+    ['Ctrl+H', 'Mod+H'],
+    ['ctrl-shift-s', 'Mod+Shift+S'],
+    ['F5', 'F5'],
+    ['⌘S', 'Mod+S', 'mac'],
+    ['alt+', null],
+    ['b', null],
+    ['black-and-white', null],
+    ['shift', null],
+    ['find', null],
+  ] as const)('takes %s for the keys %s', (typed, chord, dialect: 'windows' | 'mac' = 'windows') => {
+    expect(chordTyped(typed, dialect)).toBe(chord);
+  });
+
+  it('understands phrases that nobody foresaw, and invents nothing', () => {
+    const rough = readListPair('bench/unforeseen/rough');
+    const [left, right] = [buildFinder(rough.left), buildFinder(rough.right)];
+    const said = measurePhrases(readPhrases(), {
+      left: (typed) => left(typed).commands,
+      right: (typed) => right(typed).commands,
+    });
+    expect([said.of, said.none]).toEqual([120, 20]);
+    expect(said.first).toBeGreaterThanOrEqual(108);
+    expect(said.three).toBeGreaterThanOrEqual(114);
+    expect(said.invented).toBeLessThanOrEqual(1);
   });
 
   it('finds by other words of the trade for the same thing, after what is called so', () => {

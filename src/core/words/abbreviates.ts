@@ -3,8 +3,7 @@
  * consonants ("lyr" for layer, "brsh" for brush), and are at least two and at most five of a longer word.
  */
 export function abbreviates(letters: string, word: string): boolean {
-  if (letters.length < 2 || letters.length > 5 || word.length <= letters.length + 1 || letters[0] !== word[0])
-    return false;
+  if (letters.length < 2 || letters.length > 5 || word.length <= letters.length || letters[0] !== word[0]) return false;
   if (word.startsWith(letters)) return false;
   let at = 1;
   let skipped = 0;

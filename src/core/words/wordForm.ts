@@ -5,8 +5,8 @@ import { remembering } from '../text/remembering';
 const SPELLINGS: readonly (readonly [ending: RegExp, american: string])[] = [
   [/^(col|fav|neighb|harb|vap|hum)our/, '$1or'],
   [/^grey/, 'gray'],
-  [/^(.*cent|.*met|fib|calib|spect|lust)re(s|d)?$/, '$1er$2'],
-  [/^(centr)ing$/, 'center'],
+  [/^(.*cent|.*met|fib|calib|spect|lust)re(s?)$/, '$1er$2'],
+  [/^(.*cent)r(?:ed|ing)$/, '$1er'],
   [/is(e|ed|es|ing|ation|er)$/, 'iz$1'],
   [/ys(e|ed|es|ing|er)$/, 'yz$1'],
   [/^(cat|anal|dial)ogue/, '$1og'],

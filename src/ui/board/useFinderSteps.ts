@@ -38,11 +38,17 @@ export function useFinderSteps({ index, inputRef, found, chosen, onSelect, onOpe
   };
   // The first of what is found comes onto the bench, so that Enter goes on with it.
   const wantsFirst = useRef(false);
+  /** Whether Enter was pressed before it was known what is found. */
+  const opens = useRef(false);
   // biome-ignore lint/correctness/useExhaustiveDependencies: only what was found anew is brought.
   useEffect(() => {
     if (waiting) return;
     if (wantsFirst.current) bringSoon(first ?? null);
     wantsFirst.current = false;
+    if (!opens.current) return;
+    opens.current = false;
+    bringNow();
+    onOpen();
   }, [query, first, waiting]);
   /** Brings what was to follow; @returns the place in the list of the command that is then on the bench. */
   const bring = (): number => {
@@ -76,6 +82,10 @@ export function useFinderSteps({ index, inputRef, found, chosen, onSelect, onOpe
       else move(Math.max(-1, Math.min(rows.length, from + step - Math.sign(step))), Math.sign(step));
     } else if (event.key === 'Enter') {
       event.preventDefault();
+      if (waiting) {
+        opens.current = true;
+        return;
+      }
       const brought = bring();
       if (brought < 0) move(-1, 1);
       chose(rows[brought]);

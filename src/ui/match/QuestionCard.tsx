@@ -7,6 +7,7 @@ import type { KeymapView } from '@/core/keymap/keymapView';
 import { type Command, type CommandId, pathText } from '@/core/program/program';
 import { counted } from '@/core/text/sentence';
 import type { MatchAnswer } from '@/workers/matcher';
+import { Column } from '../kit/Column';
 import { Row } from '../kit/Row';
 import styles from './match.module.css';
 
@@ -44,7 +45,7 @@ export function QuestionCard({ answer, mine, theirs, fresh, onSay }: Props) {
   };
   const more = before === null || !fresh ? 0 : Math.max(0, sure - before);
   return (
-    <section className={styles.question} aria-label="A question">
+    <Column component="section" gap={2} className={styles.knockOn} aria-label="A question">
       <p>
         What in {program.name} does what{' '}
         <strong data-tip={pathText([...command.path, command.name])}>{command.name}</strong> does here?{' '}
@@ -78,6 +79,6 @@ export function QuestionCard({ answer, mine, theirs, fresh, onSay }: Props) {
         <span className="push" />
         <span className="soft small">{counted(open.length, 'question')}</span>
       </Row>
-    </section>
+    </Column>
   );
 }
