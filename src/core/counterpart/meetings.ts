@@ -1,8 +1,8 @@
 import type { Numbered, Vocabulary } from './likeness';
 import { BY_MENU, IN_GENERAL } from './sharedPart';
 
-/** The columns in which a meaning or one like it stands: which of them, and whether in the name or only in the menu. */
-type Postings = { readonly columns: Int32Array; readonly meanings: Int32Array; readonly credits: Float64Array };
+/** The columns in which a meaning or one like it stands: so many in the name, those behind them only in the menu. */
+type Postings = { readonly columns: Int32Array; readonly meanings: Int32Array; readonly byName: number };
 
 /** So many columns are compared with a row: those that may be most alike by their names, besides the plainly alike. */
 const MOST = 40;
@@ -33,35 +33,35 @@ export function meetings(columns: readonly Numbered[], vocabulary: Vocabulary): 
   let round = 0;
   return (row) => {
     const touched: number[] = [];
-    const touch = (column: number): void => {
-      if (here[column] === 0 && there[column] === 0) touched.push(column);
-    };
     for (const meaning of row.meanings) {
       round++;
       const worth = weight[meaning] as number;
       const postings = byRoot.get(root[meaning] as number);
-      for (let i = 0; postings && i < postings.columns.length; i++) {
-        const column = postings.columns[i] as number;
-        const given = postings.credits[i] as number;
-        const other = postings.meanings[i] as number;
+      if (!postings) continue;
+      const { columns: met, meanings, byName } = postings;
+      for (let i = 0; i < met.length; i++) {
+        const column = met[i] as number;
+        const other = meanings[i] as number;
         const like = other === meaning ? 1 : IN_GENERAL;
+        const credit = i < byName ? like : BY_MENU * like;
         const before = creditFor[column] === round ? (credits[column] as number) : 0;
-        touch(column);
-        if (given * like > before) {
+        if (here[column] === 0 && there[column] === 0) touched.push(column);
+        if (credit > before) {
           creditFor[column] = round;
-          credits[column] = given * like;
-          here[column] = (here[column] as number) + (given * like - before) * worth;
+          credits[column] = credit;
+          here[column] = (here[column] as number) + (credit - before) * worth;
         }
-        if (given === 1) there[column] = (there[column] as number) + like * (weight[other] as number);
+        if (i < byName) there[column] = (there[column] as number) + like * (weight[other] as number);
       }
     }
     for (const meaning of row.around) {
       const postings = byRoot.get(root[meaning] as number);
-      for (let i = 0; postings && i < postings.columns.length; i++) {
-        if (postings.credits[i] !== 1) continue;
-        const column = postings.columns[i] as number;
-        touch(column);
-        there[column] = (there[column] as number) + BY_MENU * (weight[postings.meanings[i] as number] as number);
+      if (!postings) continue;
+      const { columns: named, meanings, byName } = postings;
+      for (let i = 0; i < byName; i++) {
+        const column = named[i] as number;
+        if (here[column] === 0 && there[column] === 0) touched.push(column);
+        there[column] = (there[column] as number) + BY_MENU * (weight[meanings[i] as number] as number);
       }
     }
     const worthy: number[] = [];
@@ -108,25 +108,29 @@ function put<K>(lists: Map<K, number[]>, key: K, column: number): void {
 }
 
 function postingsByRoot(columns: readonly Numbered[], root: Int32Array): ReadonlyMap<number, Postings> {
-  const lists = new Map<number, [column: number, meaning: number, credit: number][]>();
-  const add = (column: number, meaning: number, credit: number): void => {
+  type Lists = Readonly<Record<'name' | 'menu', (readonly [column: number, meaning: number])[]>>;
+  const lists = new Map<number, Lists>();
+  const add = (column: number, meaning: number, where: keyof Lists): void => {
     const at = root[meaning] as number;
-    const list = lists.get(at);
-    if (list) list.push([column, meaning, credit]);
-    else lists.set(at, [[column, meaning, credit]]);
+    const known = lists.get(at) ?? { name: [], menu: [] };
+    known[where].push([column, meaning]);
+    lists.set(at, known);
   };
   columns.forEach((one, column) => {
-    for (const meaning of one.meanings) add(column, meaning, 1);
-    for (const meaning of one.around) add(column, meaning, BY_MENU);
+    for (const meaning of one.meanings) add(column, meaning, 'name');
+    for (const meaning of one.around) add(column, meaning, 'menu');
   });
   return new Map(
-    [...lists].map(([at, list]) => [
-      at,
-      {
-        columns: Int32Array.from(list, (one) => one[0]),
-        meanings: Int32Array.from(list, (one) => one[1]),
-        credits: Float64Array.from(list, (one) => one[2]),
-      },
-    ]),
+    [...lists].map(([at, { name, menu }]) => {
+      const all = [...name, ...menu];
+      return [
+        at,
+        {
+          columns: Int32Array.from(all, ([column]) => column),
+          meanings: Int32Array.from(all, ([, meaning]) => meaning),
+          byName: name.length,
+        },
+      ];
+    }),
   );
 }

@@ -20,13 +20,20 @@ export type CommandReading = {
 
 /** Many commands share the steps of their paths. */
 const meaningsOfStep = remembering(meaningsIn, 5_000);
+/** Names are read again whenever something was said of a pair. */
+const meaningsOfName = remembering(meaningsIn);
+const plainOf = remembering(plainName);
+const conceptsOfName = remembering((both) => {
+  const [name = '', menu = ''] = both.split('\n');
+  return spokenOf(name, menu);
+});
 
 /**
  * What a command's name means; where it only says which way, as "Bottom" in a menu "Align", together with the last step of
  * its path.
  */
 export function meaningsOfCommand({ name, path }: Pick<Command, 'name' | 'path'>): readonly Meaning[] {
-  const meanings = meaningsIn(name);
+  const meanings = meaningsOfName(name);
   const menu = path.at(-1);
   if (menu === undefined || meanings.length === 0 || meanings.some((one) => axisOf(one) === null)) return meanings;
   return together([...new Set([...meanings, ...meaningsOfStep(menu)])]);
@@ -40,13 +47,13 @@ export function readCommand(command: Command): CommandReading {
   for (const step of command.path) {
     for (const meaning of meaningsOfStep(step)) if (!own.has(meaning)) around.add(meaning);
   }
-  const plain = plainName(command.name);
+  const plain = plainOf(command.name);
   return {
     command,
     plain,
     meanings: asSeen(meanings, around, command.kind),
     around: [...around],
-    concepts: spokenOf(command),
+    concepts: conceptsOfName(`${command.name}\n${command.path.at(-1) ?? ''}`),
   };
 }
 
@@ -60,9 +67,9 @@ function asSeen(meanings: readonly Meaning[], around: ReadonlySet<Meaning>, kind
 }
 
 /** The concepts whose phrases stand in the name, or in the name and the last step of its path together. */
-function spokenOf({ name, path }: Command): Spoken[] {
+function spokenOf(name: string, lastStep: string): Spoken[] {
   const words = wordsOf(name);
-  const menu = wordsOf(path.at(-1) ?? '');
+  const menu = wordsOf(lastStep);
   const best = new Map<number, number>();
   const note = (concept: number, part: number): void => {
     if (part > (best.get(concept) ?? 0)) best.set(concept, part);
