@@ -21,6 +21,16 @@ const lamp = (name: string) => (page: Page) =>
   }, name);
 const planned = (page: Page) => page.getByText(/Proven: no other|A good answer/).waitFor();
 const matched = (page: Page) => page.locator('[data-ms]:not([data-stale])').waitFor();
+/** Types into the finder, and waits until what is found first is on the bench. */
+const looked = (typed: string, told: string) => async (page: Page) => {
+  await page.getByRole('combobox').fill(typed);
+  await page.getByRole('region', { name: 'Find a command' }).getByText(told).first().waitFor();
+  await page
+    .getByRole('region', { name: 'Bench' })
+    .getByLabel(/^Press the keys/)
+    .waitFor();
+  await page.waitForTimeout(600);
+};
 const switched = async (page: Page) => {
   await page.getByRole('button', { name: /^Switch to it \(Mending/ }).click();
   await page.getByText('Stands as Mending').waitFor();
@@ -30,7 +40,6 @@ const switched = async (page: Page) => {
 /** Sheets as PDF, of which the first page is kept as a picture. */
 const PAPERS: readonly (readonly [name: string, query: string])[] = [
   ['pdf-desk', 'program=tarnlight&keymap=sheet-retouching&contents=all&notation=both&group=task&paper=A3'],
-  ['pdf-cards', 'program=tarnlight&keymap=sheet-retouching&contents=yours&form=card&fold=true&way=upright'],
   ['pdf-poster', 'program=tarnlight&keymap=sheet-retouching&contents=all&form=poster&layers=together'],
 ];
 const VIEWS: readonly (readonly [name: string, address: string, prepare?: (page: Page) => Promise<unknown>])[] = [
@@ -43,7 +52,9 @@ const VIEWS: readonly (readonly [name: string, address: string, prepare?: (page:
       await page.getByText('What the columns hold').waitFor();
     },
   ],
-  ['board', '/board/tarnlight/sheet-retouching/step-in'],
+  ['board', '/board/tarnlight/sheet-retouching', looked('get rid of specks', 'Dust sweep')],
+  ['board-half', '/board/tarnlight/sheet-retouching', looked('straighten the herbarium sheet', 'Without')],
+  ['board-near', '/board/tarnlight/sheet-retouching', looked('spell check the label list', 'Nothing is quite that')],
   [
     'board-held',
     '/board/tarnlight/factory-keys/lift-stain',
@@ -66,15 +77,6 @@ const VIEWS: readonly (readonly [name: string, address: string, prepare?: (page:
     async (page: Page) => {
       await page.getByRole('button', { name: /^Mask/ }).click();
       await page.getByRole('button', { name: /^Mark Invert mask/ }).waitFor();
-    },
-  ],
-  [
-    'workspaces-tools',
-    '/workspaces/tarnlight?show=tools',
-    async (page: Page) => {
-      await page.locator('[data-button="dust-brush"]').click();
-      await page.getByRole('searchbox', { name: /^Find an icon/ }).fill('spark');
-      await page.getByRole('button', { name: 'sparkle', exact: true }).waitFor();
     },
   ],
   [

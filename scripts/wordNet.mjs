@@ -101,7 +101,7 @@ const rows = [...near]
     const best = [...list].sort((a, b) => b[1] - a[1]).slice(0, MOST);
     return `${word} ${best.map(([anchor, figure]) => `${numberOf.get(anchor)}:${Math.round(figure * 100)}`).join(' ')}`;
   });
-const text = JSON.stringify({ anchors: used.join(' '), near: rows.join('\n') });
+const text = JSON.stringify({ anchors: used.join(' '), near: rows.join('\n') }, null, 2);
 writeFileSync(FILE, `${text}\n`);
 console.log(
   `${rows.length} words near ${used.length} of ours; ${Math.round(gzipSync(text).length / 1024)} KB gzipped.`,
