@@ -39,8 +39,8 @@ const BEGUN = 4;
 /** What has less than this of what was typed is left out, and what has less than so much of what the best has. */
 const ENOUGH = 0.52;
 const OF_BEST = 0.62;
-/** What has at least this of every word is found all the same. */
-const SAID = 0.25;
+/** What has at least this of every word, and of every phrase that goes together, is found all the same. */
+const SAID = { word: 0.25, phrase: 0.6 } as const;
 /** A word that a command answers to less than this is missed. */
 const MISSED = 0.3;
 /** What only comes near has at least this. */
@@ -113,7 +113,8 @@ export function findCommands(index: SearchIndex, typed: string, chosen?: Command
   }
   found.sort((a, b) => (figures[b] as number) - (figures[a] as number) || a - b);
   const least = Math.max(ENOUGH, OF_BEST * Math.min(1, best));
-  const said = (place: number): boolean => shares.every(({ said: own }) => (own[place] as number) >= SAID);
+  const said = (place: number): boolean =>
+    shares.every(({ said: own, part }) => (own[place] as number) >= (part.words.length > 1 ? SAID.phrase : SAID.word));
   const enough = found.filter((place) => (figures[place] as number) >= least || said(place));
   const before = chosen === undefined ? -1 : entries.findIndex((one) => one.command.id === chosen);
   const inOrder = before < 0 ? enough : [before, ...enough.filter((place) => place !== before)];

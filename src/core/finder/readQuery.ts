@@ -29,6 +29,10 @@ export const SWITCHES: ReadonlySet<Meaning> = new Set([
   'vis=hide',
   'lock=on',
   'lock=off',
+  'link=on',
+  'link=off',
+  'clip=on',
+  'clip=off',
   'stop',
   'quit',
   'off',
@@ -49,7 +53,7 @@ const KIND_WORDS: ReadonlyMap<string, Kind> = new Map([
   ['temporary', 'held action'],
 ]);
 /** The axes that only say which way; others say what is done. */
-const WAYS: ReadonlySet<string> = new Set(['up', 'vis', 'lock', 'lr', 'hv', 'end', 'io', 'order']);
+const WAYS: ReadonlySet<string> = new Set(['up', 'vis', 'lock', 'link', 'clip', 'lr', 'hv', 'end', 'io', 'order']);
 /** Words that may well say that something is to be switched off. */
 const OFF: ReadonlySet<string> = new Set('remove close no without end exit leave quit stop disable'.split(' '));
 /** Words that people put around what they want. */
@@ -76,7 +80,8 @@ export function readQuery(typed: string): Query {
       continue;
     }
     const way = meanings.every((one) => WAYS.has(axisOf(one) ?? '') || SWITCHES.has(one) || one === 'go');
-    const little = own.length === 1 && LITTLE.has(own[0] as string);
+    const little =
+      own.length === 1 && (LITTLE.has(own[0] as string) || (KIND_WORDS.has(own[0] as string) && words.length > 1));
     const everything = little || meanings.every((one) => OF_EVERYTHING.has(rootOf(one)));
     const counts = way ? COUNTS.way : everything ? COUNTS.little : COUNTS.word;
     parts.push({ words: own, meanings, counts, way, place });
