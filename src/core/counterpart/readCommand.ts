@@ -36,7 +36,8 @@ export function meaningsOfCommand({ name, path }: Pick<Command, 'name' | 'path'>
   const meanings = meaningsOfName(name);
   const menu = path.at(-1);
   if (menu === undefined || meanings.length === 0 || meanings.some((one) => axisOf(one) === null)) return meanings;
-  return together([...new Set([...meanings, ...meaningsOfStep(menu)])]);
+  const explained = meaningsOfStep(menu).filter((one) => !one.startsWith('~'));
+  return together([...new Set([...meanings, ...explained])]);
 }
 
 /** Reads a command: what its name and its path mean, and the concepts they speak of. */
