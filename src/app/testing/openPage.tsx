@@ -69,6 +69,12 @@ const Whole = Providers as ComponentType<{ nonce: string; settings: unknown; chi
 export async function openPage(address: string): Promise<{ readonly address: () => string }> {
   let at = address;
   let drawn: ReturnType<typeof render> | null = null;
+  /** Whether the test has ended, or opened another page, since this one was drawn. */
+  const gone = (): boolean => drawn !== null && !drawn.container.isConnected;
+  const showLater = (): void =>
+    void show().catch((error: unknown) => {
+      if (!gone()) throw error;
+    });
   const show = async (): Promise<void> => {
     const page = await pageAt(at).catch((error: unknown) => {
       if (error instanceof LeadsTo && error.address !== null) return error;
@@ -81,6 +87,7 @@ export async function openPage(address: string): Promise<{ readonly address: () 
     }
     const settings = await loadVersionedSettings();
     const inside = [createElement(Rail, { key: 'rail' }), createElement(Suspense, { key: 'page' }, page)];
+    if (gone()) return;
     const whole = createElement(Whole, { nonce: '', settings }, ...inside);
     act(() => {
       if (drawn) drawn.rerender(whole);
@@ -90,11 +97,11 @@ export async function openPage(address: string): Promise<{ readonly address: () 
   const go = (to: string): void => {
     at = to;
     window.history.pushState(null, '', to);
-    void show();
+    showLater();
   };
   router.push = go;
   router.replace = go;
-  router.refresh = () => void show();
+  router.refresh = showLater;
   window.history.replaceState(null, '', at);
   await show();
   return { address: () => `${window.location.pathname}${window.location.search}` };
