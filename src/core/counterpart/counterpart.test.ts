@@ -14,6 +14,7 @@ import { afterLessons, type Lesson, lessonsOf } from './lessons';
 import { buildVocabulary, likeness, numberReading } from './likeness';
 import { meetings } from './meetings';
 import type { Pair } from './pair';
+import { besideIn, pullTogether } from './pullTogether';
 import { questions } from './questions';
 import { readCommand } from './readCommand';
 
@@ -173,6 +174,44 @@ describe('lists written without sight of the lexicon', () => {
     const after = measureCounterparts(pair, askAndFind(pair, 12));
     expect(after.sureRight).toBeGreaterThanOrEqual(0.99);
     expect(after.found).toBeGreaterThanOrEqual(Math.max(afterwards, said.found));
+  });
+});
+
+describe('what stands beside a command', () => {
+  it('is what comes before and after it in its menu, and its opposite there', () => {
+    const list = ['Zoom in', 'Zoom out', 'Undo'].map((name) => command(name, 'Look'));
+    expect(besideIn([...list, command('Redo', 'Edit')])).toEqual([
+      [-1, 1, 1],
+      [0, 2, 0],
+      [1, -1, -1],
+      [-1, -1, -1],
+    ]);
+  });
+
+  it('pulls a pair up where it is a pair itself, and never down', () => {
+    const pair = (row: number, column: number, figure: number): Pair => {
+      return { row, column, figure, same: false, opposed: false, keys: null, tie: 0, strange: 0 };
+    };
+    const pairs = [pair(0, 0, 0.9), pair(1, 1, 0.5), pair(1, 2, 0.52)];
+    const before = Float64Array.from(pairs, (one) => one.figure);
+    const here = besideIn(['Zoom in', 'Zoom out'].map((name) => command(name, 'Look')));
+    const there = besideIn(['Step in', 'Step out', 'Frame'].map((name) => command(name, 'View')));
+    pullTogether(pairs, before, Int32Array.of(0, 2), [here, there]);
+    expect(pairs[1]?.figure).toBeGreaterThan(pairs[2]?.figure ?? 1);
+    pairs.forEach((one, i) => {
+      expect(one.figure).toBeGreaterThanOrEqual(before[i] ?? 1);
+    });
+    // What is unlikely itself speaks for nobody.
+    pairs.forEach((one, i) => {
+      one.figure = i === 0 ? 0.4 : (before[i] as number);
+    });
+    pullTogether(
+      pairs,
+      Float64Array.from(before, (figure, i) => (i === 0 ? 0.4 : figure)),
+      Int32Array.of(0, 2),
+      [here, there],
+    );
+    expect(pairs[1]?.figure).toBe(0.5);
   });
 });
 

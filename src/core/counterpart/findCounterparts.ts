@@ -10,6 +10,7 @@ import { afterLessons, type Lesson } from './lessons';
 import { buildVocabulary, figureOf, isSame, type Likeness, likeness, type Numbered, numberReading } from './likeness';
 import { meetings } from './meetings';
 import { isCandidate, LEAST, type Pair } from './pair';
+import { besideIn, pullTogether } from './pullTogether';
 import { type CommandReading, readCommand } from './readCommand';
 import { comparer } from './sharedPart';
 
@@ -32,6 +33,9 @@ export const NO_EVIDENCE: Evidence = {
   alone: new Set(),
   lessons: [],
 };
+
+/** So often pairs are chosen anew at most. */
+const MOST_ROUNDS = 3;
 
 /** Told how far it is, from 0 to 1; answering false stops it. */
 export type Progress = (part: number) => boolean;
@@ -67,7 +71,18 @@ export function findCounterparts(
   if (!paired) return null;
   const { pairs, likenessOf } = paired;
   learnMenus(pairs, rows, columns, toldPairs(left, right, known));
-  const given = bestPairs(pairs, rows.length, columns.length, (done, all) => progress(0.65 + (0.35 * done) / all));
+  const assigned = (from: number) =>
+    bestPairs(pairs, rows.length, columns.length, (done, all) => progress(from + (0.1 * done) / all));
+  let given = assigned(0.65);
+  // Pairs pull those beside them up, until nothing changes.
+  const figures = Float64Array.from(pairs, (one) => one.figure);
+  const beside = [besideIn(rows), besideIn(columns)] as const;
+  for (let round = 0; given && round < MOST_ROUNDS; round++) {
+    const before: Int32Array = given;
+    pullTogether(pairs, figures, before, beside);
+    given = assigned(0.7 + 0.1 * round);
+    if (given?.every((column, row) => column === before[row])) break;
+  }
   if (!given) return null;
   const found = new Map(judgePairs(rows, columns, pairs, given, likenessOf).map((one) => [one.command, one]));
   return left.map(({ id }): Counterpart => {

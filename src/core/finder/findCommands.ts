@@ -54,7 +54,7 @@ const NEAR = 0.12;
  */
 export function findCommands(index: SearchIndex, typed: string, chosen?: CommandId): Found {
   const { entries } = index;
-  const query = readQuery(typed);
+  const query = readQuery(typed, (word) => index.words[firstFrom(index.words, word)]?.[0] === word);
   if (query.words.length === 0) return { ...NOTHING, commands: entries.map((one) => one.command) };
   const plain = wordsOf(typed);
   const whole = plain.join(' ');

@@ -74,6 +74,10 @@ describe('the finder', () => {
     expect(first('crooked horizon')).toEqual(['Straighten tool']);
     expect(first('turn the guides off')).toEqual(['Guides']);
     expect(first('blurring')).toEqual(['Soften']);
+    // Apart in one, together in the other.
+    const two = buildFinder([command('Lineart cleanup'), command('Air brush'), command('Undo')]);
+    expect(two('line art').commands.map((one) => one.name)).toEqual(['Lineart cleanup']);
+    expect(two('airbrush').commands.map((one) => one.name)).toEqual(['Air brush']);
   });
 
   it('puts first what was chosen for the same words before, found or not', () => {

@@ -65,9 +65,24 @@ const MOST_PURPOSES = 8;
 const OF_EVERYTHING: ReadonlySet<Meaning> = new Set(['picture', 'view']);
 const COUNTS = { word: 1, way: 0.5, little: 0.35, beside: 0.12 } as const;
 
-/** Reads what was typed into the finder: word by word, and by what it may be for. */
-export function readQuery(typed: string): Query {
-  const words = splitName(typed);
+/** Words that stand apart are taken together where names have them so: "line art" for "lineart". */
+function joinedWhereKnown(words: readonly string[], isWord: (word: string) => boolean): readonly string[] {
+  const joined: string[] = [];
+  for (let i = 0; i < words.length; i++) {
+    const [one = '', next] = [words[i], words[i + 1]];
+    const together = next !== undefined && !isWord(one) && !isWord(next) && isWord(one + next);
+    joined.push(together ? one + next : one);
+    if (together) i++;
+  }
+  return joined;
+}
+
+/**
+ * Reads what was typed into the finder: word by word, and by what it may be for.
+ * @param isWord whether a word stands in some name.
+ */
+export function readQuery(typed: string, isWord: (word: string) => boolean): Query {
+  const words = joinedWhereKnown(splitName(typed), isWord);
   let place = false;
   const parts: Part[] = [];
   for (const { words: own, meanings } of spansOf(words)) {

@@ -1,4 +1,5 @@
-import { fold } from '../text/fold';
+import { wordsOf } from '../text/wordsOf';
+import { stemOf } from '../words/wordForm';
 import data from './glossary.json';
 
 /** A thing that programs of this trade do, and the words people use for it; our own list. */
@@ -8,40 +9,37 @@ export const CONCEPTS: readonly Concept[] = data.concepts;
 /** Concepts that come in pairs, such as in and out; the first usually stands first. */
 export const PARTNERS = data.partners as unknown as readonly (readonly [string, string])[];
 
-/** The numbers of the concepts that each phrase belongs to, by its folded words. */
+/** The numbers of the concepts that each phrase belongs to, by its folded words, and by their stems. */
 const BY_PHRASE = new Map<string, number[]>();
+const BY_STEMS = new Map<string, number[]>();
 CONCEPTS.forEach((concept, number) => {
   for (const phrase of concept.words) {
-    const key = phraseKey(phrase);
-    const list = BY_PHRASE.get(key);
-    if (!list) BY_PHRASE.set(key, [number]);
-    else if (!list.includes(number)) list.push(number);
+    const words = wordsOf(phrase);
+    note(BY_PHRASE, words.join(' '), number);
+    // Steps are a history, a step is none.
+    if (!words.some((word) => word.endsWith('s'))) note(BY_STEMS, words.map(stemOf).join(' '), number);
   }
 });
 const PHRASES = [...BY_PHRASE].sort(([a], [b]) => (a < b ? -1 : 1));
 const NONE: readonly number[] = [];
 const LONGEST = Math.max(...PHRASES.map(([phrase]) => phrase.split(' ').length));
 
-function phraseKey(phrase: string): string {
-  return (fold(phrase).match(/[\p{L}\p{N}%]+/gu) ?? []).join(' ');
+function note(lists: Map<string, number[]>, key: string, number: number): void {
+  const list = lists.get(key);
+  if (!list) lists.set(key, [number]);
+  else if (!list.includes(number)) list.push(number);
 }
 
-/** The numbers of the concepts of which a row of folded words is a whole phrase, a plural taken for its singular. */
-export function conceptsNamed(words: readonly string[]): readonly number[] {
-  const phrase = words.join(' ');
-  return BY_PHRASE.get(phrase) ?? (phrase.endsWith('s') ? (BY_PHRASE.get(phrase.slice(0, -1)) ?? NONE) : NONE);
-}
+/** The numbers of the concepts of which a row of folded words is a whole phrase, in whatever form. */
+export const conceptsNamed = (words: readonly string[]): readonly number[] =>
+  BY_PHRASE.get(words.join(' ')) ?? BY_STEMS.get(words.map(stemOf).join(' ')) ?? NONE;
 
-/** The numbers of the concepts whose phrases stand in a row of folded words, a plural taken for its singular. */
+/** The numbers of the concepts whose phrases stand in a row of folded words, in whatever form. */
 export function conceptsOf(words: readonly string[]): number[] {
   const found = new Set<number>();
   for (let from = 0; from < words.length; from++) {
-    let phrase = '';
-    for (let to = from; to < words.length && to - from < LONGEST; to++) {
-      phrase = to === from ? (words[to] as string) : `${phrase} ${words[to]}`;
-      for (const one of BY_PHRASE.get(phrase) ?? NONE) found.add(one);
-      if (phrase.endsWith('s')) for (const one of BY_PHRASE.get(phrase.slice(0, -1)) ?? NONE) found.add(one);
-    }
+    for (let to = from + 1; to <= words.length && to - from <= LONGEST; to++)
+      for (const one of conceptsNamed(words.slice(from, to))) found.add(one);
   }
   return [...found];
 }

@@ -1,5 +1,6 @@
 import type { Command } from '../program/program';
 import { meaningsIn } from '../words/meanings';
+import { splitName } from '../words/splitName';
 
 /**
  * Which icon of the open set goes with a word of a name or with what it means (all of them where several are joined by
@@ -161,7 +162,7 @@ const ICONS: readonly (readonly [about: string, icon: string])[] = [
 
 /** The icon that a command usually has, by its name; null where none goes with it, so that its letters stand instead. */
 export function usualIcon({ name }: Pick<Command, 'name'>): string | null {
-  const words = name.toLowerCase().split(/[^\p{L}\p{N}]+/u);
+  const words = splitName(name);
   const about = new Set([...words, ...meaningsIn(name).flatMap((one) => [one, one.split('.')[0] ?? one])]);
   return ICONS.find(([one]) => one.split('+').every((word) => about.has(word)))?.[1] ?? null;
 }
