@@ -76,10 +76,12 @@ export async function openPage(address: string): Promise<{ readonly address: () 
       if (!gone()) throw error;
     });
   const show = async (): Promise<void> => {
-    const page = await pageAt(at).catch((error: unknown) => {
+    const asked = at;
+    const page = await pageAt(asked).catch((error: unknown) => {
       if (error instanceof LeadsTo && error.address !== null) return error;
       throw error;
     });
+    if (asked !== at) return;
     if (page instanceof LeadsTo) {
       at = page.address ?? at;
       window.history.replaceState(null, '', at);
@@ -87,7 +89,8 @@ export async function openPage(address: string): Promise<{ readonly address: () 
     }
     const settings = await loadVersionedSettings();
     const inside = [createElement(Rail, { key: 'rail' }), createElement(Suspense, { key: 'page' }, page)];
-    if (gone()) return;
+    // A page that comes after somebody has gone on is not drawn over the newer one.
+    if (gone() || asked !== at) return;
     const whole = createElement(Whole, { nonce: '', settings }, ...inside);
     act(() => {
       if (drawn) drawn.rerender(whole);
