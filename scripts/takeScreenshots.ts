@@ -53,7 +53,7 @@ const VIEWS: readonly (readonly [name: string, address: string, prepare?: (page:
     },
   ],
   ['board', '/board/tarnlight/sheet-retouching', looked('get rid of specks', 'Dust sweep')],
-  ['board-half', '/board/tarnlight/sheet-retouching', looked('straighten the herbarium sheet', 'Without')],
+  ['board-half', '/board/tarnlight/sheet-retouching', looked('soften the herbarium edge', 'Without')],
   ['board-near', '/board/tarnlight/sheet-retouching', looked('spell check the label list', 'Nothing is quite that')],
   [
     'board-held',
