@@ -235,7 +235,7 @@ describe('what is said of a pair', () => {
   });
 
   it('is asked where it teaches most, of the likeliest candidates, and not again when skipped', () => {
-    const left = ['Frobnicate layer', 'Frobnicate mask', 'Frobnicate guide', 'Merge visible lines', 'Undo'];
+    const left = ['Frobnicate layer', 'Frobnicate mask', 'Frobnicate guide', 'Merge shown lines', 'Undo'];
     const right = ['Duplicate layer', 'Duplicate mask', 'Duplicate guide', 'Merge lines', 'Undo'];
     const [here, there] = [left, right].map((list) => list.map((name) => command(name))) as [Command[], Command[]];
     const asked = questions(findCounterparts(here, there) ?? [], here, there);

@@ -19,6 +19,8 @@ export function lessonsOf(pairs: readonly (readonly [Named, Named])[]): Lesson[]
     const [other, ...others] = onlyIn(b, a);
     if (one === undefined || other === undefined || more.length > 0 || others.length > 0) continue;
     if (axisOf(one) !== null || axisOf(other) !== null) continue;
+    // Of two that are both explained, each stays what it is.
+    if (!one.startsWith('~') && !other.startsWith('~')) continue;
     const lesson: Lesson = one < other ? [one, other] : [other, one];
     taught.set(lesson.join(' '), lesson);
   }

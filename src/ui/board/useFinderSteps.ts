@@ -103,6 +103,7 @@ export function useFinderSteps({ index, inputRef, found, chosen, onSelect, onOpe
     inputRef.current?.focus();
   };
   const onQuery = useStable((words: string) => {
+    opens.current = false;
     setQuery(words);
     wantsFirst.current = words.trim() !== '';
     if (!wantsFirst.current) bringSoon(null);
