@@ -2,7 +2,7 @@ import { bindingsOf, type Keymap, keymapOf, type Row } from '../keymap/keymap';
 import type { CommandId, Program } from '../program/program';
 import { entryOf } from '../text/entryOf';
 import type { Counterpart } from './counterpart';
-import { findCounterparts } from './findCounterparts';
+import { findCounterparts, toldPairs } from './findCounterparts';
 import { knownPairs, type Said } from './knownPairs';
 import { type Lesson, lessonsOf } from './lessons';
 
@@ -23,11 +23,7 @@ export function counterpartsOf(
 ): readonly Counterpart[] {
   const keysOf = (keymap: Keymap) => (id: CommandId) => bindingsOf(keymap, id).map((one) => one.chord);
   const told = knownPairs(said, left.slug, right.slug, (slug) => entryOf(programNames, slug) ?? slug);
-  const there = new Map(right.program.commands.map((one) => [one.id, one]));
-  const pairs = left.program.commands.flatMap((one) => {
-    const other = there.get(told.known.get(one.id)?.counterpart ?? '');
-    return other ? [[one, other] as const] : [];
-  });
+  const pairs = toldPairs(left.program.commands, right.program.commands, told.known);
   const evidence = {
     ...told,
     lessons: [...elsewhere, ...lessonsOf(pairs)],

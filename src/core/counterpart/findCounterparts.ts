@@ -100,7 +100,7 @@ export function findCounterparts(
 }
 
 /** The pairs that were said, as commands. */
-function toldPairs(
+export function toldPairs(
   left: readonly Command[],
   right: readonly Command[],
   known: ReadonlyMap<CommandId, Known>,

@@ -1,4 +1,5 @@
 import type { Command } from '../program/program';
+import { menuKey } from './menuKey';
 import type { Pair } from './pair';
 
 /** The most that a menu whose commands mostly have their counterparts in the other's menu brings. */
@@ -58,8 +59,8 @@ export function learnMenus(
 
 /** The menu of each command, by a number. */
 function menuNumbers(numbers: Map<string, number>, commands: readonly Command[]): Int32Array {
-  return Int32Array.from(commands, ({ path }) => {
-    const menu = path.join('\n');
+  return Int32Array.from(commands, (command) => {
+    const menu = menuKey(command);
     const number = numbers.get(menu) ?? numbers.size;
     numbers.set(menu, number);
     return number;

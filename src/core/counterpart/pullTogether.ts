@@ -1,5 +1,6 @@
 import type { Command } from '../program/program';
 import { axisOf } from '../words/meanings';
+import { menuKey } from './menuKey';
 import type { Pair } from './pair';
 import { meaningsOfCommand } from './readCommand';
 
@@ -47,7 +48,7 @@ export function besideIn(commands: readonly Command[]): Beside[] {
   const opposite = new Map<string, number[]>();
   const beside = commands.map((): [number, number, number] => [-1, -1, -1]);
   commands.forEach((command, i) => {
-    const menu = command.path.join('\n');
+    const menu = menuKey(command);
     const before = last.get(menu) ?? -1;
     (beside[i] as [number, number, number])[0] = before;
     if (before >= 0) (beside[before] as [number, number, number])[1] = i;

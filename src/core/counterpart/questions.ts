@@ -1,6 +1,7 @@
 import type { Command, CommandId } from '../program/program';
 import type { Meaning } from '../words/meanings';
 import type { Counterpart } from './counterpart';
+import { menuKey } from './menuKey';
 import { meaningsOfCommand } from './readCommand';
 
 /** What a person may be asked: which command there does what one here does. */
@@ -39,13 +40,13 @@ export function questions(
   const words = new Map<CommandId, readonly Meaning[]>();
   const byWord = new Map<Meaning, number>();
   const byMenu = new Map<string, number>();
-  for (const one of found) {
+  for (const one of open) {
     const command = byId.get(one.command);
-    if (!command || one.confidence === 'sure' || one.known !== null) continue;
+    if (!command) continue;
     const unknown = meaningsOfCommand(command).filter((meaning) => meaning.startsWith('~'));
     words.set(one.command, unknown);
     for (const word of unknown) byWord.set(word, (byWord.get(word) ?? 0) + 1);
-    byMenu.set(menuOf(command), (byMenu.get(menuOf(command)) ?? 0) + 1);
+    byMenu.set(menuKey(command), (byMenu.get(menuKey(command)) ?? 0) + 1);
   }
   return open
     .filter((one) => !skipped.has(one.command) && byId.has(one.command))
@@ -56,7 +57,7 @@ export function questions(
       const candidates = [...new Set([...likely, ...leftOver(command)])].slice(0, MOST_CANDIDATES);
       if (candidates.length === 0) return [];
       const others = Math.max(0, ...(words.get(one.command) ?? []).map((word) => (byWord.get(word) ?? 1) - 1));
-      const menu = (byMenu.get(menuOf(command)) ?? 1) - 1;
+      const menu = (byMenu.get(menuKey(command)) ?? 1) - 1;
       const taught = Math.min(MOST_TAUGHT, others) * BY_WORD + Math.min(MOST_TAUGHT, menu) * BY_MENU;
       const question = { command: one.command, candidates, teaches: others };
       return [{ question, worth: Math.max(openness(one), likely.length === 0 ? BY_REST : 0) * (1 + taught) }];
@@ -80,21 +81,20 @@ function leftOverIn(
   for (const { command, counterpart } of found) {
     const [one, other] = [byId.get(command), there.get(counterpart ?? '')];
     if (!one || !other) continue;
-    const counts = shared.get(menuOf(one)) ?? new Map<string, number>();
-    counts.set(menuOf(other), (counts.get(menuOf(other)) ?? 0) + 1);
-    shared.set(menuOf(one), counts);
+    const counts = shared.get(menuKey(one)) ?? new Map<string, number>();
+    counts.set(menuKey(other), (counts.get(menuKey(other)) ?? 0) + 1);
+    shared.set(menuKey(one), counts);
   }
   const free = new Map<string, Command[]>();
-  for (const one of right) if (!taken.has(one.id)) free.set(menuOf(one), [...(free.get(menuOf(one)) ?? []), one]);
+  for (const one of right) if (!taken.has(one.id)) free.set(menuKey(one), [...(free.get(menuKey(one)) ?? []), one]);
   return (command) => {
-    const [menu] = [...(shared.get(menuOf(command)) ?? [])].sort((a, b) => b[1] - a[1])[0] ?? [];
+    const [menu] = [...(shared.get(menuKey(command)) ?? [])].sort((a, b) => b[1] - a[1])[0] ?? [];
     const rest = (free.get(menu ?? '') ?? []).filter((one) => one.kind === command.kind);
     return rest.length > MOST_CANDIDATES ? [] : rest.map((one) => one.id);
   };
 }
 
 const NOBODY: ReadonlySet<CommandId> = new Set();
-const menuOf = ({ path }: Command): string => path.join('\n');
 
 /** How open it is which candidate is right, from 0 to 1: most where two are likely and neither is ahead. */
 function openness({ candidates, counterpart }: Counterpart): number {

@@ -1,5 +1,4 @@
 import type { Command, CommandId } from '../program/program';
-import { thesaurus } from '../words/thesaurus';
 import { type Found, findCommands } from './findCommands';
 import { buildSearchIndex } from './searchIndex';
 
@@ -8,6 +7,6 @@ export type Find = (typed: string, chosen?: CommandId) => Found;
 
 /** Prepares to find commands, with all that is known of words: to be loaded when it is needed. */
 export function buildFinder(commands: readonly Command[]): Find {
-  const index = buildSearchIndex(commands, thesaurus);
+  const index = buildSearchIndex(commands);
   return (typed, chosen) => findCommands(index, typed, chosen);
 }

@@ -1,9 +1,11 @@
 import { conceptsBeginning, conceptsNamed } from '../glossary/glossary';
 import type { Command, CommandId } from '../program/program';
+import { firstFrom } from '../text/firstFrom';
 import { wordsOf } from '../text/wordsOf';
 import { abbreviates } from '../words/abbreviates';
 import { axisOf, formOf, isFiller, type Meaning, rootOf } from '../words/meanings';
 import { slips, slipsAllowed } from '../words/slips';
+import { thesaurus } from '../words/thesaurus';
 import { type Part, readQuery, SWITCHES } from './readQuery';
 import type { Places, SearchIndex, Spoken } from './searchIndex';
 
@@ -250,18 +252,6 @@ function scoreWord(index: SearchIndex, word: string, last: boolean, known: boole
   }
 }
 
-/** The place of the first word that does not come before one. */
-function firstFrom(words: SearchIndex['words'], word: string): number {
-  let low = 0;
-  let high = words.length;
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if ((words[middle]?.[0] ?? '') < word) low = middle + 1;
-    else high = middle;
-  }
-  return low;
-}
-
 /** By what the words mean; of several meanings each has its share, and one that says which way a smaller one. */
 function scoreMeanings(index: SearchIndex, meanings: readonly Meaning[], into: Float32Array): void {
   if (meanings.length === 0) return;
@@ -289,8 +279,8 @@ function scoreNear(
   meant: ReadonlySet<Meaning>,
   into: Float32Array,
 ): void {
-  if (!index.thesaurus || words.length !== 1 || meanings[0]?.startsWith('~') !== true) return;
-  for (const { meanings: near, figure } of index.thesaurus(words[0] as string)) {
+  if (words.length !== 1 || meanings[0]?.startsWith('~') !== true) return;
+  for (const { meanings: near, figure } of thesaurus(words[0] as string)) {
     if (near.some((one) => meant.has(one))) continue;
     const one = new Float32Array(into.length);
     scoreMeanings(index, near, one);

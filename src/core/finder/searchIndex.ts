@@ -3,7 +3,6 @@ import type { Command } from '../program/program';
 import { wordsOf } from '../text/wordsOf';
 import { formOf, isFiller, type Meaning, meaningsIn, rootOf } from '../words/meanings';
 import { splitName } from '../words/splitName';
-import type { Thesaurus } from '../words/thesaurus';
 
 /** Places in the list of commands. */
 export type Places = readonly number[];
@@ -36,12 +35,10 @@ export type SearchIndex = {
   readonly byConcept: ReadonlyMap<number, Places>;
   readonly paths: readonly Spoken[];
   readonly byPath: readonly Places[];
-  /** What words mean that the lexicon doesn't have; null where it isn't there yet. */
-  readonly thesaurus: Thesaurus | null;
 };
 
 /** Prepares commands for search; the order given is kept among equals. */
-export function buildSearchIndex(commands: readonly Command[], thesaurus: Thesaurus | null = null): SearchIndex {
+export function buildSearchIndex(commands: readonly Command[]): SearchIndex {
   const byWord = new Map<string, number[]>();
   const byForm = new Map<string, number[]>();
   const byMeaning = new Map<Meaning, number[]>();
@@ -77,7 +74,7 @@ export function buildSearchIndex(commands: readonly Command[], thesaurus: Thesau
     };
   });
   const words = [...byWord].sort(([a], [b]) => (a < b ? -1 : 1));
-  return { entries, words, byForm, byMeaning, byRoot, byConcept, paths, byPath, thesaurus };
+  return { entries, words, byForm, byMeaning, byRoot, byConcept, paths, byPath };
 }
 
 /** Neighboring words in one: people write compounds apart and together. */

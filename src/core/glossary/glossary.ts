@@ -1,3 +1,4 @@
+import { firstFrom } from '../text/firstFrom';
 import { wordsOf } from '../text/wordsOf';
 import { stemOf } from '../words/wordForm';
 import data from './glossary.json';
@@ -49,13 +50,7 @@ export function conceptsBeginning(typed: string): ReadonlySet<number> {
   const found = new Set<number>();
   if (typed.length < 3) return found;
   // The phrases are in order, so those with one beginning stand together.
-  let low = 0;
-  let high = PHRASES.length;
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if ((PHRASES[middle]?.[0] ?? '') < typed) low = middle + 1;
-    else high = middle;
-  }
-  for (let i = low; PHRASES[i]?.[0].startsWith(typed); i++) for (const one of PHRASES[i]?.[1] ?? []) found.add(one);
+  for (let i = firstFrom(PHRASES, typed); PHRASES[i]?.[0].startsWith(typed); i++)
+    for (const one of PHRASES[i]?.[1] ?? []) found.add(one);
   return found;
 }

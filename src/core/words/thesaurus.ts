@@ -3,8 +3,7 @@ import { stemOf } from './wordForm';
 import data from './wordNet.json';
 
 /** What a word that the lexicon doesn't have may mean, and how near that is, from 0 to 1. */
-export type Near = { readonly meanings: readonly Meaning[]; readonly figure: number };
-export type Thesaurus = (word: string) => readonly Near[];
+type Near = { readonly meanings: readonly Meaning[]; readonly figure: number };
 
 let read: ReadonlyMap<string, readonly (readonly [anchor: string, figure: number])[]> | null = null;
 
@@ -26,7 +25,7 @@ function readAll(): NonNullable<typeof read> {
 }
 
 /** Looks a word up among those that stand near a word of our lexicon, as WordNet has them (scripts/wordNet.mjs). */
-export const thesaurus: Thesaurus = (word) => {
+export const thesaurus = (word: string): readonly Near[] => {
   read ??= readAll();
   return (read.get(stemOf(word)) ?? NONE_NEAR).map(([anchor, figure]) => ({
     meanings: spansOf([anchor]).flatMap((one) => one.meanings),
