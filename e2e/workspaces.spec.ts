@@ -12,11 +12,13 @@ type Room = {
 type View = { state: { room: Room; steps: string[]; cursor: number } };
 const roomNow = async (page: Page, program = 'tarnlight'): Promise<Room> =>
   ((await (await page.request.get(`/api/programs/${program}/room`)).json()) as View).state.room;
-/** Waits until so many steps are stored: a page that is opened before shows the room as it was. */
-const stepsStored = (page: Page, number: number): Promise<void> =>
-  expect
-    .poll(async () => ((await (await page.request.get('/api/programs/tarnlight/room')).json()) as View).state.cursor)
-    .toBe(number);
+/** Waits until all steps shown are stored, so many at least: a page that is opened before shows the room as it was. */
+const stepsStored = (page: Page, least: number): Promise<void> =>
+  expect(async () => {
+    const shown = Number.parseInt((await steps(page).locator('strong').first().textContent()) ?? '', 10);
+    expect(shown).toBeGreaterThanOrEqual(least);
+    expect(((await (await page.request.get('/api/programs/tarnlight/room')).json()) as View).state.cursor).toBe(shown);
+  }).toPass({ timeout: 10_000 });
 const picture = (page: Page): Locator => page.getByRole('region', { name: /^The window of/ });
 const steps = (page: Page): Locator => page.getByRole('region', { name: 'Steps' });
 const part = (page: Page, name: string): Promise<void> => page.getByText(name, { exact: true }).first().click();

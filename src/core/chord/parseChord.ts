@@ -1,3 +1,4 @@
+import { remembering } from '../text/remembering';
 import { trimEnd } from '../text/trimEnd';
 import { type Chord, inOrder, MODIFIERS, type Modifier, type Stroke } from './chord';
 import { isKnownKey, readKey } from './keyNames';
@@ -73,7 +74,9 @@ function parseStrictly(text: string, dialect: Dialect): ParsedChord {
 }
 
 /** Canonical text back to a chord; null when it is not exactly what we would have written. */
-export function parseCanonical(text: string): Chord | null {
+export const parseCanonical: (text: string) => Chord | null = remembering(readCanonical);
+
+function readCanonical(text: string): Chord | null {
   const hold = text.startsWith('hold:');
   const strokes: Stroke[] = [];
   for (const part of (hold ? text.slice(5) : text).split(' ')) {

@@ -13,12 +13,9 @@ export function capsOf(chord: string, notation: Notation): readonly string[] {
   return caps[notation](chord);
 }
 
-/** A keymap names the same chords each time its sheet is made. */
-export const parsedOf = remembering(parseCanonical);
-
 function capsIn(notation: Notation): (chord: string) => readonly string[] {
   return remembering((chord) => {
-    const parsed = parsedOf(chord);
+    const parsed = parseCanonical(chord);
     if (!parsed) return [chord];
     const caps = parsed.strokes.flatMap((stroke, i) => [...(i > 0 ? ['then'] : []), ...strokeCaps(stroke, notation)]);
     return parsed.hold ? [...caps, 'hold'] : caps;

@@ -1,9 +1,10 @@
 import { MODIFIERS } from '../chord/chord';
+import { parseCanonical } from '../chord/parseChord';
 import { modifierLabel, type Notation, writeChord } from '../chord/writeChord';
 import { type Binding, bindingsOf, type Keymap, sameKeys } from '../keymap/keymap';
 import { type Command, pathText } from '../program/program';
 import { turnArea } from '../program/turnArea';
-import { capsOf, parsedOf } from './capsOf';
+import { capsOf } from './capsOf';
 import type { SheetContents, SheetGroup, SheetLine } from './sheet';
 import type { SheetRequest } from './sheetRequest';
 import { compares, type Extra, type SheetNotation, type SheetSpec } from './sheetSpec';
@@ -154,7 +155,7 @@ function notesOf(
 function wasKeys(before: readonly Binding[], { notation }: SheetSpec): string {
   if (before.length === 0) return 'had no key';
   const written = before.map(({ chord }) => {
-    const parsed = parsedOf(chord);
+    const parsed = parseCanonical(chord);
     return parsed ? writeChord(parsed, notation === 'both' ? 'windows' : notation) : chord;
   });
   return `was ${written.join(' or ')}`;
@@ -168,7 +169,7 @@ const HELD = 'While held';
 function groupOf(command: Command, bindings: readonly Binding[], { program, spec }: SheetRequest): string {
   if (spec.group === 'menu') return command.path[0] ?? program.name;
   if (spec.group === 'task') return taskOf(command);
-  const parsed = bindings[0] ? parsedOf(bindings[0].chord) : null;
+  const parsed = bindings[0] ? parseCanonical(bindings[0].chord) : null;
   const stroke = parsed?.strokes[0];
   if (!stroke) return NO_KEY;
   if (parsed?.hold) return HELD;
@@ -194,7 +195,7 @@ function inOrder(
 
 function sortKey(command: Command, bindings: readonly Binding[], { order }: SheetSpec): string {
   if (order === 'name') return command.name.toLowerCase();
-  const parsed = bindings[0] ? parsedOf(bindings[0].chord) : null;
+  const parsed = bindings[0] ? parseCanonical(bindings[0].chord) : null;
   const stroke = parsed?.strokes[0];
   if (!stroke) return '~';
   // The key itself first, so that all that is on one key stands together; then how many modifiers are held.

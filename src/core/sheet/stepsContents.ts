@@ -1,12 +1,13 @@
 import { describeStep } from '../changeList/describeStep';
 import { type EntryStep, planEntry } from '../changeList/planEntry';
+import { parseCanonical } from '../chord/parseChord';
 import { writeChord } from '../chord/writeChord';
 import { programFacts } from '../clash/clashIndex';
 import { DEFAULT_KEYBOARD } from '../keyboard/usKeyboard';
 import { whereOf } from '../keyboard/where';
 import { pathText } from '../program/program';
 import type { Sentence } from '../text/sentence';
-import { capsOf, parsedOf } from './capsOf';
+import { capsOf } from './capsOf';
 import type { SheetContents, SheetLine } from './sheet';
 import { baseOf, NOTATION_NOTES } from './sheetContents';
 import type { SheetRequest } from './sheetRequest';
@@ -22,7 +23,7 @@ export function stepsContents(request: SheetRequest): SheetContents {
   const facts = programFacts(program);
   const nameOf = (id: string): string => facts.commands.get(id)?.name ?? id;
   const written = (chord: string): string => {
-    const parsed = parsedOf(chord);
+    const parsed = parseCanonical(chord);
     return parsed ? writeChord(parsed, notation) : chord;
   };
   const words = (sentence: Sentence): string =>

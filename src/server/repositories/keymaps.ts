@@ -70,13 +70,13 @@ export async function loadBindings(
   );
 }
 
-const rememberBindings = remembering<Keymap>('bindings', 24);
+const rememberBindings = remembering<Keymap>('bindings', 64);
 
 /** What the draft of a keymap holds at its revision. */
 export const bindingsOfRow = ({ id, revision }: Pick<KeymapRow, 'id' | 'revision'>): Promise<Keymap> =>
   rememberBindings.read(`${id} ${revision}`, () => loadBindings(id));
 
-const rememberTally = remembering<Tally>('tallies', 24);
+const rememberTally = remembering<Tally>('tallies', 64);
 
 /** What is counted of the draft of a keymap at its revision, and whether it had to be counted for this. */
 export async function tallyOfRow(row: KeymapRow): Promise<{ readonly tally: Tally; readonly counted: boolean }> {

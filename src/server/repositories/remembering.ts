@@ -43,8 +43,7 @@ export function remembering<Value>(kind: string, most: number): Remembering<Valu
       const before = known.get(`${stamp} ${given}`) as Value | undefined;
       return (work) => {
         if (before === undefined) return undefined;
-        // What it was is asked for no more.
-        known.delete(`${stamp} ${given}`);
+        // What it was stays: whoever began to read before this was stored asks for it still.
         return keep(known, `${stamp} ${after}`, work(before));
       };
     },

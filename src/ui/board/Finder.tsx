@@ -42,7 +42,7 @@ export const Finder = memo(function Finder(props: Props) {
   const found = useFound(commands, index, draft.factory, reach, selected, chosen.chosenFor);
   const { query, filter, setFilter, keys, shown, nearest, counts, rows, at, inMenuOrder, waiting } = found;
   const { list, scroller } = useRowList(rows, at, inMenuOrder, selected?.id);
-  const steps = useFinderSteps({ index, inputRef, found, chosen, onSelect, onOpen });
+  const steps = useFinderSteps({ index, inputRef, selected, found, chosen, onSelect, onOpen });
   const { onKeyDown, onPick, onQuery, onFieldKeyDown, onWay, showAll } = steps;
   // The field says which row is active without being drawn again.
   useEffect(() => {

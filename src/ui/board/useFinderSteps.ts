@@ -1,4 +1,4 @@
-import { type KeyboardEvent, type RefObject, useEffect, useRef } from 'react';
+import { type KeyboardEvent, type RefObject, useLayoutEffect, useRef } from 'react';
 import type { ClashIndex } from '@/core/clash/clashIndex';
 import { NO_FILTER } from '@/core/finder/filters';
 import type { FinderRow } from '@/core/finder/finderRows';
@@ -14,6 +14,7 @@ import { useSoon } from './useSoon';
 type Given = {
   readonly index: ClashIndex;
   readonly inputRef: RefObject<HTMLInputElement | null>;
+  readonly selected: Command | null;
   readonly found: ReturnType<typeof useFound>;
   readonly chosen: ReturnType<typeof useChosen>;
   readonly onSelect: (command: Command) => void;
@@ -21,11 +22,11 @@ type Given = {
 };
 
 /** What is done in the finder: typing, moving through what is found, going on with it. */
-export function useFinderSteps({ index, inputRef, found, chosen, onSelect, onOpen }: Given) {
+export function useFinderSteps({ index, inputRef, selected, found, chosen, onSelect, onOpen }: Given) {
   const { platform, where } = useSettings();
   const { query, setQuery, setFilter, keys, setKeys, first, rows, at, waiting } = found;
   const { remember } = chosen;
-  const { bringSoon, bringNow } = useSoon(onSelect);
+  const { bringSoon, bringNow } = useSoon(onSelect, selected);
 
   const move = (from: number, step: number): void => {
     for (let i = from + step; i >= 0 && i < rows.length; i += Math.sign(step)) {
@@ -40,8 +41,9 @@ export function useFinderSteps({ index, inputRef, found, chosen, onSelect, onOpe
   const wantsFirst = useRef(false);
   /** Whether Enter was pressed before it was known what is found. */
   const opens = useRef(false);
+  // Before a key can be pressed on what is seen.
   // biome-ignore lint/correctness/useExhaustiveDependencies: only what was found anew is brought.
-  useEffect(() => {
+  useLayoutEffect(() => {
     if (waiting) return;
     if (wantsFirst.current) bringSoon(first ?? null);
     wantsFirst.current = false;
