@@ -26,7 +26,7 @@ describe('what means no good', () => {
     const stored = await openPlainFile(databaseFile(), 'to read');
     const version = async () => (await stored.all<{ data_version: number }>('PRAGMA data_version'))[0]?.data_version;
     const counts = { taken: 0, refused: 0 };
-    for (let i = 0; i < 2000; i++) {
+    for (let i = 0; i < 900; i++) {
       const { name, id, slug, body } = await hostileRequest(random, names, all);
       const route = asked.find((one) => one.name === name) as Route;
       const before = await version();
@@ -42,7 +42,7 @@ describe('what means no good', () => {
       const { error } = (await answer.json()) as { error: { message: string } };
       expect(error.message, said).toMatch(/^\S.+[.!]$/s);
     }
-    expect(Math.min(counts.taken, counts.refused)).toBeGreaterThan(200);
+    expect(Math.min(counts.taken, counts.refused)).toBeGreaterThan(100);
     await stored.close();
   }, 120_000);
 

@@ -51,9 +51,11 @@ describe('a keymap is kept', () => {
     const slug = await bringInWalk('Versions');
     const at = `/board/${slug}/walk-keys`;
     await use(`${at}/mend`, 'e', 'KeyE', { altKey: true });
+    await tickets(1);
     await click('Keep changes');
     await until(() => bar().includes('kept'));
     await use(`${at}/wash`, 'F9', 'F9');
+    await tickets(2);
     await click('Keep changes');
     await until(() => bar().includes('kept'));
     await choose(/^More for Walk keys/, 'Kept versions…');
