@@ -74,7 +74,25 @@ const NAMED: readonly NamedKey[] = [
     '↩',
     ['eingabe', 'eingabetaste', 'entrée', 'entree', 'retour', 'entrar', 'intro', 'retorno', 'ret', 'cr', '⏎', '↵', '⌅'],
   ],
-  ['Tab', 'Tab', 'Tab', '⇥', ['tabulator', 'tabulatortaste', 'tabulation', 'tabulador', 'tab key', '↹', '⇆', '⭾']],
+  [
+    'Tab',
+    'Tab',
+    'Tab',
+    '⇥',
+    [
+      'tabulator',
+      'tabulatortaste',
+      'tabulation',
+      'tabulador',
+      'tab key',
+      'iso left tab',
+      'backtab',
+      'back tab',
+      '↹',
+      '⇆',
+      '⭾',
+    ],
+  ],
   ['Escape', 'Esc', 'Esc', '⎋', ['échap', 'echap', 'échappement', 'escape key', 'esc.', 'escapar']],
   [
     'Backspace',
@@ -114,6 +132,7 @@ const NAMED: readonly NamedKey[] = [
     '⇞',
     [
       'prior',
+      'ppage',
       'bild auf',
       'bild ↑',
       'bild hoch',
@@ -155,6 +174,10 @@ const NAMED: readonly NamedKey[] = [
       'pgdown',
       'pg down',
       'pgd',
+      'pgdwn',
+      'pagedn',
+      'npage',
+      'page dn',
     ],
   ],
   [
@@ -265,7 +288,19 @@ const NAMED: readonly NamedKey[] = [
     'Print Screen',
     'Print Screen',
     'Print Screen',
-    ['prtsc', 'prtscn', 'prt sc', 'print', 'druck', 'impr écran', 'impr. écran', 'impr pant', 'imprimir pantalla'],
+    [
+      'prtsc',
+      'prtscn',
+      'prt sc',
+      'print',
+      'druck',
+      'impr écran',
+      'impr. écran',
+      'impr pant',
+      'imprimir pantalla',
+      'sys req',
+      'sysreq',
+    ],
   ],
   [
     'ContextMenu',
@@ -332,7 +367,8 @@ export function isPrinted(key: string): boolean {
  */
 export function readKey(text: string, macWords: boolean): string | null {
   const low = text.toLowerCase().replace(/\s+/g, ' ').trim();
-  if (low === '') return null;
+  // In capitals it is a key of players.
+  if (low === '' || text === 'NEXT') return null;
   const found = (macWords ? BY_MAC_WORD.get(low) : undefined) ?? BY_SPELLING.get(low) ?? CHARACTER_WORDS.get(low);
   if (found) return found;
   if ([...text.trim()].length === 1) {

@@ -9,8 +9,9 @@ export function loosened(text: string): string {
       .replace(/[\uFF01-\uFF5E]/g, (char) => String.fromCharCode(char.charCodeAt(0) - 0xfee0))
       // Each bracketed word becomes the word and a plus before whatever follows without a sign of its own.
       .replace(
-        /[<[{⟨「]\s?([\p{L}\p{N}][\p{L}\p{N} ]{0,22}|[^\s<>[\]{}])\s?[>\]}⟩」](?=( ?[^\s+\-–·&,;.)])?)/gu,
-        (_, inner: string, next?: string) => (next === undefined || next.startsWith(' ') ? inner : `${inner}+`),
+        /[<[{⟨「]([\p{L}\p{N} ][\p{L}\p{N} ]{0,23}|[^\s<>[\]{}])[>\]}⟩」](?=( ?[^\s+\-–·&,;.)])?)/gu,
+        (_, inner: string, next?: string) =>
+          next === undefined || next.startsWith(' ') ? inner.trim() : `${inner.trim()}+`,
       )
       .replace(/-\s?taste\b/giu, ' ')
       .replace(/\balt\s?-?gr(?:aph)?\b/gi, 'Ctrl+Alt')

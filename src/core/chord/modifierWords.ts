@@ -11,13 +11,16 @@ export const MODIFIER_WORDS: Readonly<Record<string, Modifier | 'control'>> = Ob
           'ctrl control ctl cntrl cntl ctr primary strg steuerung steuerungstaste strgtaste contrôle controle ⎈',
         ],
         ['Ctrl', '⌃ macctrl'],
-        ['Mod', '⌘ mod cmd command apple befehl befehlstaste commande comando'],
-        ['Alt', '⌥ ⎇ alt option opt alternate alternative alttaste wahl wahltaste optionstaste opción opcion'],
+        [
+          'Mod',
+          '⌘ mod cmdorctrl commandorcontrol ctrlorcmd controlorcommand accel cmd command apple befehl befehlstaste commande comando',
+        ],
+        ['Alt', '⌥ ⎇ alt mod1 option opt alternate alternative alttaste wahl wahltaste optionstaste opción opcion'],
         [
           'Shift',
           '⇧ shift shft umschalt umsch umschalttaste hochstelltaste maj majuscule mayús mayus mayúsculas mayúscula',
         ],
-        ['Meta', '⊞ ❖ ◆ meta win windows super windowstaste wintaste'],
+        ['Meta', '⊞ ❖ ◆ meta mod4 logo win windows super windowstaste wintaste'],
       ] as const
     ).flatMap(([modifier, words]) => words.split(' ').map((word) => [word, modifier])),
   ),

@@ -4,6 +4,7 @@ import { type Chord, inOrder, MODIFIERS, type Modifier, type Stroke } from './ch
 import { isKnownKey, readKey } from './keyNames';
 import { loosened } from './loosened';
 import { MODIFIER_WORDS } from './modifierWords';
+import { respelled } from './respelled';
 
 /**
  * Reads one chord from any common way of writing it.
@@ -23,7 +24,7 @@ export type ParsedChord =
 /** Whose words `Ctrl` is: on Windows it is `Mod`, on a Mac and in our canonical text it is the Mac's Control. */
 export type Dialect = 'windows' | 'mac' | 'canonical';
 
-const MODIFIER_WORD = /^(?:[⌘⌥⇧⌃⊞⎇⎈❖◆^]|\p{L}+)/u;
+const MODIFIER_WORD = /^(?:[⌘⌥⇧⌃⊞⎇⎈❖◆^]|[Mm]od[14](?!\d)|\p{L}+)/u;
 const COMMAND = /⌘|\b(?:cmd|command|befehl|befehlstaste|commande|comando)\b/i;
 const SYMBOL = /^[⌘⌥⇧⌃⊞⎇⎈❖◆]$/u;
 const LONGEST = 120;
@@ -39,23 +40,30 @@ export function parseChord(text: string, dialect: Dialect = 'windows'): ParsedCh
   const strict = parseStrictly(rest, dialect);
   if (strict.ok) return strict;
   const loose = loosened(rest);
-  if (loose === rest) return strict;
-  const read = parseStrictly(loose, dialect);
-  return read.ok ? read : strict;
+  for (const other of new Set([loose, respelled(rest), respelled(loose)])) {
+    if (other === rest) continue;
+    const read = parseStrictly(other, dialect);
+    if (read.ok) return read;
+  }
+  return strict;
 }
 
 // Spaces are folded before anything is looked for, so that one is all there can be between two words.
 const HOLD_BEFORE =
-  /^(?:press and hold|hold down|hold|halten|gedrückt halten|maintenir|maintenez|mantener pulsado|mantener presionado|mantener) ?[:+]? ?(?=.)/i;
+  /^(?:press and hold|hold down|while holding|hold|halten|gedrückt halten|maintenir|maintenez|mantener pulsad[oa]|mantener presionad[oa]|mantener) ?[:+]? ?(?=.)/i;
 const HOLD_AFTER =
-  /\b(?:hold down|hold|held|gedrückt halten|halten|gedrückt|maintenue?|maintenir|mantener pulsado|mantener presionado|mantener|mantenido)\)?$/i;
+  /\b(?:hold down|hold|held|gedrückt halten|halten|gedrückt|maintenue?|maintenir|enfoncée?|mantener pulsad[oa]|mantener presionad[oa]|mantener|mantenid[oa])[)\]]?$/i;
 
 /** The text without the words that say its keys are held; null where none say so. */
 function withoutHold(text: string): string | null {
+  const kept = /^keep (.+) pressed$/iu.exec(text)?.[1];
+  if (kept !== undefined) return kept;
   const before = HOLD_BEFORE.exec(text)?.[0];
-  if (before !== undefined) return text.slice(before.length);
+  // Some say it on both sides, as "maintenir Maj enfoncée".
+  if (before !== undefined)
+    return text.slice(before.length).replace(/ (?:enfoncée?|gedrückt|pulsad[oa]|presionad[oa])$/iu, '');
   const after = HOLD_AFTER.exec(text);
-  const keys = after && trimEnd(text.slice(0, after.index), ' ,(');
+  const keys = after && trimEnd(text.slice(0, after.index), ' ,([');
   return keys === '' ? null : keys;
 }
 

@@ -8,11 +8,14 @@ export type ParsedChords = {
 };
 
 const SPLITTERS: readonly RegExp[] = [
-  / ?\n ?| (?:or|oder|ou|o|and also) | \/ /iu,
+  / ?\n ?|(?<=[^\s,]), (?:or|oder|ou|o|and also) | (?:or|oder|ou|o|and also|and(?= \S{2})) | \/ /iu,
   /(?<=[^+\-\s⌘⌥⇧⌃⊞])\s*(?:[;|]\s*|,\s+)/u,
   /(?<=[^+\-\s⌘⌥⇧⌃⊞])\s*\/\s*/u,
   /,\s+/u,
+  /(?<=[^+\-\s⌘⌥⇧⌃⊞]),(?=\S)/u,
 ];
+/** Keys by name beside each other, which are pressed one or the other. */
+const NAMED_KEYS = /^(?:F\d{1,2}|[\p{Lu}][\p{L}]{2,}|<[^<>\s]+>)(?: (?:F\d{1,2}|[\p{Lu}][\p{L}]{2,}|<[^<>\s]+>))+$/u;
 
 /** Reads a cell such as `Ctrl+K or F3`: the whole text first, then its alternatives from the surest separator down. */
 export function parseChords(text: string, dialect: Dialect): ParsedChords {
@@ -20,19 +23,72 @@ export function parseChords(text: string, dialect: Dialect): ParsedChords {
 }
 
 function parseFolded(text: string, dialect: Dialect): ParsedChords {
+  // Lines tell one thing each, if each of them does.
+  const lines = text.split('\n').filter((line) => line.trim() !== '');
+  if (lines.length > 1) {
+    const read = lines.map((line) => parseFolded(line, dialect));
+    if (read.every((one) => one.problems.length === 0))
+      return { chords: read.flatMap((one) => one.chords), problems: [] };
+  }
   const whole = parseChord(text, dialect);
   if (whole.ok) return { chords: [whole.chord], problems: [] };
-  for (const splitter of SPLITTERS) {
-    const parts = text.split(splitter).filter((part) => part.trim() !== '');
+  for (const splitter of NAMED_KEYS.test(text.trim()) ? [...SPLITTERS, / /u] : SPLITTERS) {
+    const parts = withModifiers(text.split(splitter).filter((part) => part.trim() !== ''));
     if (parts.length < 2) continue;
     const read = parts.map((part) => parseFolded(part, dialect));
     return { chords: read.flatMap((one) => one.chords), problems: read.flatMap((one) => one.problems) };
   }
+  const strokes = inStrokes(text.trim(), dialect);
+  if (strokes) return { chords: [strokes], problems: [] };
   return { chords: [], problems: [{ part: whole.part, message: whole.message }] };
+}
+
+/** Strokes one after the other, where the first is a chord, or all are single letters, digits or Esc: `C-x s`, `g i`. */
+function inStrokes(text: string, dialect: Dialect): Chord | null {
+  const said = text.split(/ ?> ?(?=\S)|(?<=\S) /u).filter((part) => part !== '');
+  if (said.length < 2 || said.length > 4) return null;
+  const read = said.map((part) => parseChord(part, dialect));
+  const strokes = read.flatMap((one) =>
+    one.ok && !one.chord.hold && one.chord.strokes.length === 1 ? one.chord.strokes : [],
+  );
+  if (strokes.length < said.length) return null;
+  const held = (strokes[0]?.modifiers.length ?? 0) > 0;
+  const typed = strokes.every(({ key }) => key !== null && (/^.$/u.test(key) || key === 'Escape' || key === 'Space'));
+  return held || typed || text.includes('>') ? { hold: false, strokes } : null;
+}
+
+/** Modifiers said once stand before each key of `Ctrl+Left/Right` and `Ctrl+[ or ]`. */
+function withModifiers(parts: readonly string[]): readonly string[] {
+  const before = /^((?:[\p{L}\d]+\s*[+-]\s*)+)(\S.*)$/u.exec(parts[0]?.trim() ?? '');
+  const [, modifiers = '', key = ''] = before ?? [];
+  if (modifiers === '' || parts.length < 2) return parts;
+  const kind = kindOf(key.trim());
+  if (kind === null) return parts;
+  return parts.map((part, i) => (i > 0 && kindOf(part.trim()) === kind ? `${modifiers}${part.trim()}` : part));
+}
+
+/** What kind of key a word names, of those that stand beside each other behind modifiers said once. */
+function kindOf(word: string): string | null {
+  if (/^(?:left|right|up|down|(?:left|right|up|down) arrow|arrow (?:left|right|up|down)|[←→↑↓])$/iu.test(word))
+    return 'arrow';
+  if (/^(?:pg ?(?:up|dn|down)|page ?(?:up|down)|home|end)$/iu.test(word)) return 'page';
+  return /^[^\p{L}\p{N}\s]$/u.test(word) ? 'sign' : null;
 }
 
 /** Whether a list writes its keys in Mac words or symbols; decided over all its cells together. */
 export function dialectOf(cells: Iterable<string>): Dialect {
-  for (const cell of cells) if (/[⌘⌥⌃]|\b(?:cmd|command|opt|option)\b/iu.test(cell)) return 'mac';
-  return 'windows';
+  let [mac, others] = [0, 0];
+  for (const cell of cells) {
+    const isMac = /[⌘⌥⌃]|\b(?:cmd|command|opt|option)\s?[+-]\s?\S|^(?:cmd|command|opt|option)\b/iu.test(cell);
+    // Where both stand in one cell, a note tells of the other platform.
+    if (
+      isMac &&
+      !/\b(?:mac|macos|os ?x|osx)\b|(?:cmd|command|⌘)\s?[/|(]|[/|]\s?(?:cmd|command|⌘)|cmdorctrl|commandorcontrol/iu.test(
+        cell,
+      )
+    )
+      mac++;
+    else if (/\b(?:ctrl|strg|alt|win|super)\b/iu.test(cell)) others++;
+  }
+  return mac > 0 && mac >= others ? 'mac' : 'windows';
 }

@@ -6,7 +6,7 @@ export const ROLES = ['name', 'path', 'keys', 'Mac keys', 'kind', 'ignore'] as c
 export type Role = (typeof ROLES)[number];
 
 const HEADER_WORDS: readonly (readonly [Role, RegExp])[] = [
-  ['Mac keys', /\bmac\b|macos|\bosx\b|apple/i],
+  ['Mac keys', /\bmac\b|mac_?keys?|macos|\bosx\b|apple/i],
   [
     'keys',
     /short\s?cut|^keys?$|hot\s?key|key\s?(board|stroke|map|s\b)|binding|accelerator|tast|raccourci|atajo|windows|linux|\bpc\b|press|\bchord/i,
@@ -22,31 +22,43 @@ export function roleOfHeader(text: string): Role | null {
   return HEADER_WORDS.find(([, words]) => words.test(text))?.[0] ?? null;
 }
 
-/** Whether a row names columns instead of filling them: short words, none of them keys, at least one a column's name. */
-export function isHeaderRow(row: RawRow): boolean {
+/**
+ * Whether a row names columns instead of filling them: short words, none of them keys, one of them a word for keys. Where
+ * it stands first, words for two columns or more do; further down it would take a command for one.
+ */
+export function isHeaderRow(row: Pick<RawRow, 'cells' | 'heading'>, first = true): boolean {
   const filled = row.cells.filter((cell) => cell !== '');
   if (filled.length < 2 || filled.some((cell) => cell.length > 40)) return false;
-  const named = filled.filter((cell) => roleOfHeader(cell) !== null).length;
-  const keys = filled.filter((cell) => /[+⌘⌥⇧⌃]|\bF\d/.test(cell)).length;
-  return keys === 0 && named >= (row.heading ? 1 : Math.min(2, filled.length));
+  if (filled.some((cell) => /[+⌘⌥⇧⌃]|\bF\d/.test(cell))) return false;
+  const roles = filled.map(roleOfHeader);
+  const named = roles.filter((role) => role !== null).length;
+  if (row.heading) return named >= 1;
+  const ofKeys = roles.some((role) => role === 'keys' || role === 'Mac keys');
+  if (ofKeys) return first ? named >= Math.min(2, filled.length) : named === filled.length && new Set(roles).size > 1;
+  return first && named === filled.length && new Set(roles).size > 1;
 }
 
 /**
  * The role of each column, from its heading and from what stands in it: keys are what reads as keys, the name is the
  * column with the most differing words, a path repeats or has steps.
  */
-export function guessRoles(header: RawRow | null, rows: readonly RawRow[]): Role[] {
-  const width = Math.max(header?.cells.length ?? 0, ...rows.map((row) => row.cells.length), 1);
+export function guessRoles(header: readonly string[] | null, rows: readonly Pick<RawRow, 'cells'>[]): Role[] {
+  const width = Math.max(header?.length ?? 0, ...rows.map((row) => row.cells.length), 1);
   const body = rows.slice(0, 400);
   const columns = Array.from({ length: width }, (_, i) => profileOf(body.map((row) => row.cells[i] ?? '')));
-  const said = Array.from({ length: width }, (_, i) => roleOfHeader(header?.cells[i] ?? ''));
+  const said = Array.from({ length: width }, (_, i) => roleOfHeader(header?.[i] ?? ''));
   const roles: Role[] = columns.map(() => 'ignore');
   const free = (i: number): boolean => roles[i] === 'ignore';
 
   // Keys first: they are the surest to know by sight. A heading helps where cells are few.
   const keyScore = columns.map(
     // Bare numbers are keys, too, but where others are read as well they count the rows.
-    (c, i) => c.keys - 0.2 * c.numbers + (said[i] === 'keys' || said[i] === 'Mac keys' ? 0.5 : said[i] ? -0.3 : 0),
+    (c, i) =>
+      c.keys -
+      0.2 * c.numbers +
+      0.3 * (c.filled / Math.max(1, body.length)) -
+      0.3 +
+      (said[i] === 'keys' || said[i] === 'Mac keys' ? 0.5 : said[i] ? -0.3 : 0),
   );
   const byKeys = order(keyScore).filter((i) => (keyScore[i] ?? 0) >= 0.45);
   const mac =
@@ -61,7 +73,8 @@ export function guessRoles(header: RawRow | null, rows: readonly RawRow[]): Role
         c.letters +
         (said[i] === 'name' ? 1 : said[i] === 'path' || said[i] === 'kind' ? -0.8 : said[i] === 'ignore' ? -1.2 : 0) -
         c.long -
-        0.5 * c.steps
+        0.5 * c.steps -
+        1.5 * (1 - c.filled / Math.max(1, body.length))
       : Number.NEGATIVE_INFINITY,
   );
   const name = order(nameScore)[0];

@@ -2,10 +2,10 @@ import { describe, expect, it } from 'vitest';
 import { rowsOf } from '../keymap/keymap';
 import { guessRoles, isHeaderRow, type Role, roleOfHeader } from './columnRoles';
 import { decodeText } from './decodeText';
+import { readTextTable } from './forms/readTextTable';
 import { programFromReading } from './programFromReading';
 import { readCommandList } from './readCommandList';
 import { readKeysCell } from './readKeysCell';
-import { readTextTable } from './readTextTable';
 
 const row = (...cells: string[]) => ({ line: 1, cells, heading: false });
 

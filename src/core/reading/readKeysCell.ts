@@ -1,7 +1,9 @@
 import { type ChordText, canonicalText } from '../chord/chord';
-import type { Dialect } from '../chord/parseChord';
+import { type Dialect, parseChord } from '../chord/parseChord';
 import { parseChords } from '../chord/parseChords';
-import { trimEnd } from '../text/trimEnd';
+import { keyRange } from './keyRange';
+import { keysText } from './keysText';
+import { type Manner, PLAIN_MANNER } from './mannerOf';
 
 /** What a keys cell says: keys, that there are none, or something else; and what of it was left aside and why. */
 export type KeysCell = {
@@ -11,42 +13,66 @@ export type KeysCell = {
 };
 
 const NO_KEYS =
-  /^(?:[-–—]+|none|no (?:key|shortcut|default)s?|n\/?a|unassigned|not (?:set|assigned)|keine?|aucun|ninguno|\(none\)|\?)$/i;
-const MOUSE = /\b(?:click|drag|dblclick|double-click|wheel|scroll|mouse|tap|pen|stylus|klick|clic)\b/i;
+  /^[<(]?(?:[-–—]+|…|none|nothing|no (?:key|shortcut|default|binding)s?(?: (?:key|shortcut|binding)s?)?|n\/?a|nil|null|undefined|empty|disabled|unset|unbound|unassigned|not (?:set|assigned|bound|defined)|keine?r?s?|ohne|nicht (?:belegt|zugewiesen|festgelegt|gesetzt|vergeben)|aucune?|non (?:assignée?|attribuée?|définie?)|ningun[oa]|sin (?:asignar|atajo)|no (?:asignad|definid)[oa]|nessun[oa]|\?)[>)]?$/iu;
+const MOUSE =
+  /\b(?:click|drag|dblclick|double-click|wheel|scroll|mouse|tap|pen|stylus|klick|clic)\b|^(?:MBTN|WHEEL|Button\d|mouse)_?/iu;
 
-/** A text without what stands in brackets as words, such as `(only on the pen)`; `(hold)` and `(F2)` say something of the keys. */
-function withoutAsides(text: string): string {
-  let kept = '';
-  let from = 0;
-  for (let open = text.indexOf('('); open >= 0; ) {
-    const next = text.slice(open + 1).search(/[()]/);
-    if (next < 0) break;
-    const end = open + 1 + next;
-    const inside = text.slice(open + 1, end);
-    if (text[end] === ')' && !/^hold/i.test(inside) && /\p{L}{3}/u.test(inside)) {
-      kept += text.slice(from, open).trimEnd();
-      from = end + 1;
-    }
-    open = text[end] === '(' ? end : text.indexOf('(', end);
-  }
-  return kept + text.slice(from);
-}
-
-/** Reads a cell with several keys, "or", notes in brackets and note marks. */
-export function readKeysCell(text: string, dialect: Dialect): KeysCell {
-  const cell = withoutAsides(text)
-    .replace(/(?<=\S)\s*(?:[¹²³⁴⁵⁶⁷⁸⁹†‡]+|\[\d{1,2}\])/gu, '')
-    .trim();
-  return readBare(/[\p{L}\p{N}]\*/u.test(cell) ? trimEnd(cell, '*') : cell, dialect);
-}
-
-function readBare(cell: string, dialect: Dialect): KeysCell {
+/** Reads a cell with several keys, "or", ranges, notes in brackets and note marks, as its list writes them. */
+export function readKeysCell(text: string, dialect: Dialect, manner: Manner = PLAIN_MANNER): KeysCell {
+  const bare = text.trim();
+  if ((bare === '-' || bare === '?') && manner.signs) return { status: 'keys', chords: [bare], problems: [] };
   // A lone hyphen is how most lists say "nothing"; the hyphen key itself is written "minus" or stands with a modifier.
+  if (bare === '' || NO_KEYS.test(bare) || /^(?:""|''|\(\)|\{\}|<>|\[\]|\[(?:""|'')\]|@\w+ \[\])$/u.test(bare))
+    return { status: 'none', chords: [], problems: [] };
+  const cell = keysText(bare, dialect === 'mac');
   if (cell === '' || NO_KEYS.test(cell)) return { status: 'none', chords: [], problems: [] };
-  const read = parseChords(cell, dialect);
+  const lines = cell.split('\n');
+  // One after the other, since nobody says the same twice.
+  const twice = lines.length > 1 && lines.every((line) => line === lines[0]);
+  const range = twice ? null : keyRange(cell);
+  const read = parseChords(
+    twice ? lines.join(' then ') : range ? range.join('\n') : inManner(cell, dialect, manner),
+    dialect,
+  );
   const chords = [...new Set(read.chords.map(canonicalText))];
   const problems = read.problems.map(({ part, message }) =>
     MOUSE.test(part) ? `“${part}” needs the mouse or pen, so it isn't kept as keys.` : message,
   );
   return { status: chords.length > 0 ? 'keys' : 'unread', chords, problems };
+}
+
+/** A cell in plain words, where its list means Shift by capitals or writes strokes side by side. */
+function inManner(cell: string, dialect: Dialect, { capitals, strokes, apart }: Manner): string {
+  const parted = apart === null ? cell : partedIn(cell, dialect, apart);
+  if (!capitals && !strokes) return parted;
+  return parted
+    .split(/(, |\n| or | \/ | then )/u)
+    .map((part, i) => (i % 2 === 1 ? part : partInManner(part, dialect, capitals, strokes)))
+    .join('');
+}
+
+/** Keys with blanks or commas between them as lines, or as strokes. */
+function partedIn(cell: string, dialect: Dialect, apart: 'either' | 'in turn'): string {
+  const parts = cell.split(apart === 'either' ? / +/u : /,? +/u);
+  const plain = apart === 'either' ? cell : cell.replace(/, /gu, ' ');
+  if (parts.length < 2 || parts.length > 6 || /,|\n|\bor\b| [/|+-] /u.test(plain)) return cell;
+  const known = parts.filter((part) => parseChord(part, dialect).ok).length;
+  // Words of one chord, such as `Ctrl Shift P`, are no keys by themselves.
+  const whole = parseChord(cell, dialect);
+  if (whole.ok && whole.chord.strokes.length === 1) return cell;
+  if (apart === 'either') return known >= parts.length - 1 && known > 0 ? parts.join('\n') : cell;
+  return known === parts.length ? parts.join(' then ') : cell;
+}
+
+function partInManner(part: string, dialect: Dialect, capitals: boolean, strokes: boolean): string {
+  const shifted = (one: string): string => (capitals && /^\p{Lu}$/u.test(one) ? `Shift+${one}` : one);
+  const signs = part.match(/<[^<>\s]{1,20}>|\S/gu) ?? [];
+  if (signs.length === 1) return shifted(part);
+  const run =
+    strokes && !/\s/u.test(part) && signs.length <= 4 && signs.every((one) => one.length > 1 || /[^+]/u.test(one));
+  if (!run || /^\p{L}{4}$/u.test(part)) return part;
+  // What is a key or a chord by itself is that; two letters that are short for a sign are not.
+  const alone = /^[\p{L}\d]{2,}$|[+^]|.-./u.test(part) || (signs.length === 1 && signs[0] === part);
+  if (alone && !/^[lg]t$/iu.test(part) && parseChord(part, dialect).ok) return part;
+  return signs.map(shifted).join(' then ');
 }

@@ -1,19 +1,54 @@
 import { cutText } from '../text/cutText';
 import { withoutOdd } from '../text/oddCharacter';
 
+/** Where something stands in the text of a file: from the first character to the one after the last, in UTF-16 units. */
+export type Span = readonly [from: number, to: number];
+
 /** A table as it stands in a file, before anything is understood of it. */
 export type RawRow = {
-  /** Number of the row in the file, counted over all its tables from 1. */
+  /** Number of the row in the file, counted over all its tables from 1; of the line in a text of lines. */
   readonly line: number;
   readonly cells: readonly string[];
+  /** Where each cell stands in the file; what is not written anywhere stands at an empty place. */
+  readonly spans: readonly Span[];
   /** Every cell is marked as a heading, or one cell spans the table. */
   readonly heading: boolean;
+  /** Why it is no row of a list, if it is none: a comment, a setting of something else. */
+  readonly left?: string;
+  /** Whether it is written as a comment that is one no more once its sign is taken away. */
+  readonly commentedOut?: boolean;
+  /** Keys that stand in a line of their own above the rows they are for, and where. */
+  readonly keysAbove?: readonly [string, Span];
 };
-export type RawTable = { readonly headings: readonly string[]; readonly rows: readonly RawRow[] };
+export type RawTable = {
+  /** What it stands under. */
+  readonly headings: readonly string[];
+  readonly rows: readonly RawRow[];
+  /** What its columns are called, where that is no row of it. */
+  readonly header?: readonly string[];
+};
+
+/** What a file was read as. */
+export const FORMS_READ = [
+  'web page',
+  'table',
+  'Markdown',
+  'settings',
+  'bindings',
+  'text in columns',
+  'accelerator map',
+  'JSON',
+  'XML',
+  'YAML',
+  'TOML',
+  'workbook',
+] as const;
+export type FormRead = (typeof FORMS_READ)[number];
+
 export type RawTables = {
   readonly title: string | null;
   readonly tables: readonly RawTable[];
-  readonly format: 'web page' | 'table';
+  readonly format: FormRead;
 };
 
 export const MOST_ROWS = 20_000;

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { readWebTables } from './readWebTables';
+import { readWebPage } from './readWebPage';
 
 /** Each table as its headings and its rows, a heading row with a mark before it. */
 const read = (html: string) =>
-  readWebTables(html).tables.map(({ headings, rows }) => [
+  readWebPage(html).tables.map(({ headings, rows }) => [
     headings.join(' › '),
     ...rows.map((row) => `${row.heading ? '# ' : ''}${row.cells.join(' | ')}`),
   ]);
@@ -58,16 +58,16 @@ describe('tables of a web page', () => {
 
   it('has the page’s title from a lone first heading, else from the page', () => {
     const one = `<table>${row('A')}</table>`;
-    expect(readWebTables(`<title>T</title><h1>Keys of it</h1>${one}`).title).toBe('Keys of it');
-    expect(readWebTables(`<title>T</title><h1>Files</h1>${one}<h1>View</h1>${one}`)).toMatchObject({
+    expect(readWebPage(`<title>T</title><h1>Keys of it</h1>${one}`).title).toBe('Keys of it');
+    expect(readWebPage(`<title>T</title><h1>Files</h1>${one}<h1>View</h1>${one}`)).toMatchObject({
       title: 'T',
       tables: [{ headings: ['Files'] }, { headings: ['View'] }],
     });
-    expect(readWebTables(one).title).toBeNull();
+    expect(readWebPage(one).title).toBeNull();
   });
 
   it('numbers rows over all tables of the page', () => {
-    const { tables } = readWebTables(`<table>${row('A')}${row('B')}</table><table>${row('C')}</table>`);
+    const { tables } = readWebPage(`<table>${row('A')}${row('B')}</table><table>${row('C')}</table>`);
     expect(tables.map((table) => table.rows.map((one) => one.line))).toEqual([[1, 2], [3]]);
   });
 });

@@ -1,5 +1,4 @@
 import { type DefaultTreeAdapterTypes, defaultTreeAdapter, parse } from 'parse5';
-import { tooMany } from './readTextTable';
 import {
   LONGEST_CELL,
   MOST_COLUMNS,
@@ -7,12 +6,17 @@ import {
   type RawRow,
   type RawTable,
   type RawTables,
+  type Span,
   tidyCell,
   UnreadableList,
-} from './tables';
+} from '../tables';
+import { rowCells, type Written } from './cells';
+import { sidesOfItem } from './listItem';
+import { tooMany } from './tooMany';
 
 type Node = DefaultTreeAdapterTypes.ChildNode;
 type Element = DefaultTreeAdapterTypes.Element;
+type Root = { readonly childNodes: readonly Node[] };
 
 const SKIPPED = new Set(['script', 'style', 'template', 'noscript', 'nav', 'head', 'svg', 'math', 'select', 'button']);
 const BREAKS = new Set(['br', 'li', 'p', 'div', 'dd', 'dt']);
@@ -24,20 +28,33 @@ const MOST_NODES = 400_000;
 const ENOUGH = 4 * LONGEST_CELL;
 
 /**
- * The tables of a web page, each under the headings that stand before it (its caption last). Only innermost tables count,
- * so that a page laid out with tables still gives its lists. Nothing of the page is run or fetched.
+ * The tables and lists of a web page, each under the headings that stand before it (its caption last). Only innermost
+ * tables count, so that a page laid out with tables still gives its lists. Nothing of the page is run or fetched.
  * @throws UnreadableList past 20,000 rows, or for a page nested deeper than any real one.
  */
-export function readWebTables(html: string): RawTables {
+export function readWebPage(html: string): RawTables {
+  const { tree, holdsTable } = treeOf(html);
+  return readPage(tree, (node) => holdsTable.has(node));
+}
+
+/** The same for a tree of elements that is there already, such as that of a manual in XML. */
+export function readPage(tree: Root, holdsTable: (element: Element) => boolean): RawTables {
   const found: { level: number; text: string }[] = [];
   const tables: { trail: typeof found; caption: string; rows: RawRow[] }[] = [];
   let stack: typeof found = [];
   let line = 0;
+  const row = (cells: readonly Written[], left?: string): RawRow => {
+    if (++line > MOST_ROWS) throw new UnreadableList(tooMany);
+    return { line, ...rowCells(cells), heading: false, ...(left === undefined ? {} : { left }) };
+  };
+  const add = (rows: RawRow[]): void => {
+    if (rows.length > 0) tables.push({ trail: stack, caption: '', rows });
+  };
 
   const walk = (nodes: readonly Node[], depth: number): void => {
     if (depth > DEEPEST) throw new UnreadableList('This page is nested too deeply to be a list of commands.');
-    for (const node of nodes) {
-      if (!isElement(node) || SKIPPED.has(node.tagName) || isHidden(node)) continue;
+    for (const node of shownOf(nodes)) {
+      if (!isElement(node) || SKIPPED.has(node.tagName)) continue;
       const level = /^h([1-6])$/.exec(node.tagName)?.[1] ?? (node.tagName === 'summary' ? '6' : undefined);
       if (level !== undefined) {
         const text = tidyCell(textOf(node, 0)).replace(/\n/g, ' ');
@@ -45,14 +62,18 @@ export function readWebTables(html: string): RawTables {
           stack = [...stack.filter((one) => one.level < Number(level)), { level: Number(level), text }];
           if (level === '1') found.push({ level: 1, text });
         }
-      } else if (node.tagName === 'table' && !holdsTable.has(node)) {
+      } else if (node.tagName === 'table' && !holdsTable(node)) {
         const rows = rowsOfTable(node, () => ++line);
         if (line > MOST_ROWS) throw new UnreadableList(tooMany);
         if (rows.rows.length > 0) tables.push({ trail: stack, ...rows });
+      } else if (node.tagName === 'dl') add(pairsOfList(node, row));
+      else if ((node.tagName === 'ul' || node.tagName === 'ol') && !holdsTable(node)) {
+        const rows = itemsOfList(node, row);
+        add(rows);
+        if (rows.length === 0) walk(node.childNodes, depth + 1);
       } else walk(node.childNodes, depth + 1);
     }
   };
-  const { tree, holdsTable } = treeOf(html);
   walk(tree.childNodes, 0);
 
   // A lone h1 titles the page; where there are several, they are part of the paths.
@@ -87,6 +108,7 @@ function treeOf(html: string) {
       holdsTable.add(one);
   };
   const tree = parse(html, {
+    sourceCodeLocationInfo: true,
     treeAdapter: {
       ...defaultTreeAdapter,
       appendChild: (parent: Parent, child: Node) => {
@@ -107,42 +129,42 @@ function rowsOfTable(table: Element, nextLine: () => number): { caption: string;
   let caption = '';
   const rows: RawRow[] = [];
   // Cells that reach down from rows above, by column: rows still to cover, and the text.
-  let below: ({ rows: number; text: string } | undefined)[] = [];
+  let below: ((Written & { rows: number }) | undefined)[] = [];
   const visit = (element: Element): void => {
     for (const child of element.childNodes) {
       if (!isElement(child)) continue;
       if (child.tagName === 'caption') caption = tidyCell(textOf(child, 0)).replace(/\n/g, ' ');
       else if (child.tagName !== 'tr') visit(child);
       else {
-        const cells: string[] = [];
+        const cells: Written[] = [];
         const next: typeof below = [];
         const fillFromAbove = (): void => {
           for (let from = below[cells.length]; from; from = below[cells.length]) {
-            if (from.rows > 1) next[cells.length] = { rows: from.rows - 1, text: from.text };
-            cells.push(from.text);
+            if (from.rows > 1) next[cells.length] = { ...from, rows: from.rows - 1 };
+            cells.push(from);
           }
         };
         let own = 0;
         let headingCells = 0;
         let widest = 1;
-        for (const cell of child.childNodes) {
+        for (const cell of shownOf(child.childNodes)) {
           if (!isElement(cell) || !/^t[dh]$/.test(cell.tagName)) continue;
           fillFromAbove();
           own++;
           if (cell.tagName === 'th') headingCells++;
-          const text = tidyCell(textOf(cell, 0));
+          const written = writtenIn(cell);
           const across = span(cell, 'colspan');
           widest = Math.max(widest, across);
           const down = span(cell, 'rowspan');
           for (let i = 0; i < across && cells.length < MOST_COLUMNS; i++) {
-            if (down > 1) next[cells.length] = { rows: down - 1, text };
-            cells.push(i === 0 ? text : '');
+            if (down > 1) next[cells.length] = { ...written, rows: down - 1 };
+            cells.push(i === 0 ? written : { text: '', span: [written.span[1], written.span[1]] });
           }
         }
         fillFromAbove();
         below = next;
         const heading = own > 0 && (headingCells === own || (own === 1 && widest > 1));
-        if (cells.some((cell) => cell !== '')) rows.push({ line: nextLine(), cells, heading });
+        if (cells.some((cell) => cell.text !== '')) rows.push({ line: nextLine(), ...rowCells(cells), heading });
       }
     }
   };
@@ -150,9 +172,102 @@ function rowsOfTable(table: Element, nextLine: () => number): { caption: string;
   return { caption, rows };
 }
 
+/** What an element says, and where between its tags it stands in the source. */
+function writtenIn(element: Element): Written {
+  return { text: tidyCell(textOf(element, 0)), span: placeOf(element) };
+}
+
+function placeOf(element: Element): Span {
+  const at = element.sourceCodeLocation;
+  if (!at) return [0, 0];
+  return [at.startTag?.endOffset ?? at.startOffset, at.endTag?.startOffset ?? at.endOffset];
+}
+
+/** The pairs of a definition list: each term with what it means; several terms before one meaning are one. */
+function pairsOfList(list: Element, row: (cells: readonly Written[], left?: string) => RawRow): RawRow[] {
+  const rows: RawRow[] = [];
+  let terms: Written[] = [];
+  const term = (): Written => ({
+    text: terms.map((one) => one.text).join('\n'),
+    span: [terms[0]?.span[0] ?? 0, terms.at(-1)?.span[1] ?? 0],
+  });
+  let meant = true;
+  const visit = (nodes: readonly Node[], depth: number): void => {
+    for (const node of shownOf(nodes)) {
+      if (!isElement(node) || depth > DEEPEST) continue;
+      if (node.tagName === 'dt') {
+        if (meant) terms = [];
+        terms.push(writtenIn(node));
+        meant = false;
+      } else if (node.tagName === 'dd') {
+        if (terms.length > 0 && !meant) rows.push(row([term(), writtenIn(node)]));
+        meant = true;
+      } else if (node.tagName === 'div') visit(node.childNodes, depth + 1);
+    }
+  };
+  visit(list.childNodes, 0);
+  return rows;
+}
+
+/** The items of a list that have two sides, such as keys in caps and what they do; none where few have. */
+function itemsOfList(list: Element, row: (cells: readonly Written[], left?: string) => RawRow): RawRow[] {
+  const items = list.childNodes.filter((one): one is Element => isElement(one) && one.tagName === 'li');
+  if (items.some((one) => holdsList(one, 0))) return [];
+  const read = items.map((item) => sidesOfItem(writtenIn(item), keyMarks(item)));
+  const sided = read.filter((cells) => cells.length > 1).length;
+  // Links that lead to the parts of a page are a list, too, but none of commands.
+  if (sided < 2 || sided < 0.5 * items.length) return [];
+  return read.map((cells) => row(cells));
+}
+
+const holdsList = (element: Element, depth: number): boolean =>
+  depth < DEEPEST &&
+  element.childNodes.some(
+    (one) => isElement(one) && (/^(?:ul|ol|dl|table)$/.test(one.tagName) || holdsList(one, depth + 1)),
+  );
+
+/** Where in the text of an item keys or code are marked. */
+function keyMarks(item: Element): readonly (readonly [number, number])[] {
+  const whole = tidyCell(textOf(item, 0));
+  const marks: [number, number][] = [];
+  let from = 0;
+  const visit = (element: Element, depth: number): void => {
+    for (const one of element.childNodes) {
+      if (!isElement(one) || depth > DEEPEST) continue;
+      if (/^(?:kbd|key|code|tt|strong|b)$/.test(one.tagName)) {
+        const text = tidyCell(textOf(one, 0));
+        const at = text === '' ? -1 : whole.indexOf(text, from);
+        if (at < 0) continue;
+        marks.push([at, at + text.length]);
+        from = at + text.length;
+      } else visit(one, depth + 1);
+    }
+  };
+  visit(item, 0);
+  return marks;
+}
+
 function span(cell: Element, name: string): number {
   const value = Number.parseInt(cell.attrs.find((attr) => attr.name === name)?.value ?? '1', 10);
   return Number.isFinite(value) ? Math.min(Math.max(value, 1), 1000) : 1;
+}
+
+/**
+ * What is shown of nodes beside each other. Where all elements of some are hidden, the page shows one of them, told by the
+ * reader's platform: then that for others than the Mac is.
+ */
+function shownOf(nodes: readonly Node[]): readonly Node[] {
+  const elements = nodes.filter(isElement);
+  const hidden = elements.filter(isHidden);
+  if (hidden.length === 0) return nodes;
+  if (hidden.length > 1 && hidden.length === elements.length) {
+    const told = (element: Element): string => element.attrs.map(({ value }) => value).join(' ');
+    const others = hidden.filter((one) => !/mac|osx|apple|darwin/iu.test(told(one)));
+    const chosen =
+      others.find((one) => /default|win|pc|linux|other/iu.test(told(one))) ?? others.at(-1) ?? hidden.at(-1);
+    return nodes.filter((one) => !isElement(one) || one === chosen);
+  }
+  return nodes.filter((one) => !isElement(one) || !isHidden(one));
 }
 
 function isHidden(element: Element): boolean {
@@ -169,7 +284,7 @@ function textOf(element: Element, depth: number): string {
   if (depth > DEEPEST) return '';
   let text = '';
   let lastWasKey = false;
-  for (const node of element.childNodes) {
+  for (const node of shownOf(element.childNodes)) {
     if (text.length > ENOUGH) break;
     if (!isElement(node)) {
       const value = 'value' in node && node.nodeName === '#text' ? node.value : '';
@@ -177,10 +292,12 @@ function textOf(element: Element, depth: number): string {
       text += value.replace(/\s+/g, ' ');
       continue;
     }
-    if (SKIPPED.has(node.tagName) || isHidden(node)) continue;
+    if (SKIPPED.has(node.tagName)) continue;
     const inner = textOf(node, depth + 1);
     if (node.tagName === 'img') text += node.attrs.find((attr) => attr.name === 'alt')?.value ?? '';
     else if (node.tagName === 'sup' && isNoteMark(inner)) continue;
+    // What only leads to the place itself says nothing.
+    else if (node.tagName === 'a' && /^\s*(?:[¶§#🔗⚓]|&para;)?\s*$/u.test(inner)) continue;
     else if (BREAKS.has(node.tagName)) text += `\n${inner}${node.tagName === 'br' ? '' : '\n'}`;
     else {
       const isKey = node.tagName === 'kbd' || node.tagName === 'key';

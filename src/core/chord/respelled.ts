@@ -1,0 +1,100 @@
+import { MODIFIER_WORDS } from './modifierWords';
+
+const isModifier = (word: string): boolean => MODIFIER_WORDS[word.toLowerCase()] !== undefined;
+/** Modifiers by one letter, as they stand before a hyphen. */
+const BY_LETTER: Readonly<Record<string, string>> = {
+  C: 'Ctrl',
+  c: 'Ctrl',
+  M: 'Alt',
+  m: 'Alt',
+  A: 'Alt',
+  a: 'Alt',
+  S: 'Shift',
+  s: 'Shift',
+  W: 'Meta',
+  w: 'Meta',
+  D: 'Mod',
+  d: 'Mod',
+};
+const GLUED = /^(?:Ctrl|Control|Alt(?!Gr)|Shift|Cmd|Command|Option|Opt|Meta|Super|Win|Strg|Umschalt)(?=[A-Z0-9])/u;
+/** W3C `code` values whose names are no words. */
+const CODES: Readonly<Record<string, string>> = { IntlBackslash: '<' };
+
+/**
+ * A text about keys in the words that people use for them: what toolkits, settings and programs write instead. Names with
+ * underscores (`KP_Add`), W3C codes (`KeyS`), modifiers in angle brackets (`<Control>s`, `<C-s>`) and by letters (`W-e`),
+ * words with hyphens in them (`Ctrl-Page-Up`), words written together (`CtrlShiftZ`), the key before its modifiers
+ * (`Z+Ctrl`). Linear in the length.
+ */
+export function respelled(text: string): string {
+  let rest = unbracketed(text)
+    .replace(/^\$(?:mod|super|win)\b/iu, 'Meta')
+    .replace(/^os(?=\+)/iu, 'Meta')
+    .replace(/\b(?:Key([A-Z])|Digit(\d))\b/gu, '$1$2')
+    .replace(/\b(Control|Shift|Alt|Meta)(?:Left|Right)(?=\s*[+-]\s*\S)/gu, '$1')
+    .replace(/\bIntlBackslash\b/gu, () => CODES.IntlBackslash ?? '<')
+    .replace(/(?<=\p{L})_(?=[\p{L}\d])/gu, ' ')
+    .replace(/ on (?:the )?(num ?pad|number pad|key ?pad)$/iu, ' (numpad)');
+  // `^` before a key is Ctrl.
+  if (/^\^(?=[^\s+])/u.test(rest)) rest = `Ctrl+${rest.slice(1)}`;
+  for (let glued = GLUED.exec(rest); glued; ) {
+    const after = rest.slice(glued[0].length);
+    const next = GLUED.exec(after);
+    rest = `${glued[0]}+${after}`;
+    if (!next) break;
+    return `${glued[0]}+${respelled(after)}`;
+  }
+  return keyLast(hyphened(rest));
+}
+
+/** `<Control><Shift>x`, `<Control>x` and `<C-S-x>` without their brackets. */
+function unbracketed(text: string): string {
+  const inside = /^<([^<>\s]{1,40})>$/u.exec(text)?.[1];
+  // A button of a mouse, not the key that takes back.
+  if (inside === 'back') return text;
+  if (inside !== undefined) return lettered(inside.replace(/^os-/iu, 'Meta-'));
+  let rest = text;
+  let before = '';
+  for (let found = /^<([\p{L}\d]{1,12})>/u.exec(rest); found; found = /^<([\p{L}\d]{1,12})>/u.exec(rest)) {
+    if (!isModifier(found[1] ?? '')) break;
+    before += `${found[1]}+`;
+    rest = rest.slice(found[0].length);
+  }
+  return before + lettered(rest);
+}
+
+/** Modifiers by one letter and a hyphen as words. */
+function lettered(text: string): string {
+  let rest = text;
+  let before = '';
+  for (let found = /^([CMASWDcmaswd])-(?=\S)/u.exec(rest); found; found = /^([CMASWDcmaswd])-(?=\S)/u.exec(rest)) {
+    // A small s before anything else is the key with the window on it in some lists, in brackets it is Shift.
+    const alone = found[1] === 's' && before === '' && text === rest && /^s-\S$/u.test(text);
+    before += `${alone ? 'Meta' : (BY_LETTER[found[1] ?? ''] ?? '')}+`;
+    rest = rest.slice(found[0].length);
+  }
+  return before + rest;
+}
+
+/** Words of one key that hyphens join, behind any modifiers: `Ctrl-Page-Up`, `page-up`, `Num-+`. */
+function hyphened(text: string): string {
+  let from = 0;
+  for (;;) {
+    const word = /^[\p{L}\d$]+(?=[+-]\S)/u.exec(text.slice(from))?.[0];
+    if (word === undefined || !isModifier(word)) break;
+    from += word.length + 1;
+  }
+  const key = text.slice(from);
+  const spaced = key
+    .replace(/(?<=\p{L})-(?=[\p{L}\d+*/-])/gu, ' ')
+    .replace(/^((?:num(?:pad)?|key ?pad|kp))\s?(?=[^\p{L}\p{N}\s]$)/iu, '$1 ');
+  return from > 0 ? `${text.slice(0, from - 1)}+${spaced}` : spaced;
+}
+
+/** The key behind its modifiers, where it stands before some of them. */
+function keyLast(text: string): string {
+  const words = text.split(/\s*\+\s*/u);
+  const keys = words.filter((word) => !isModifier(word));
+  if (words.length < 2 || keys.length !== 1 || keys[0] === '' || keys[0] === words.at(-1)) return text;
+  return [...words.filter(isModifier), keys[0]].join('+');
+}

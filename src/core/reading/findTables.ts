@@ -1,0 +1,183 @@
+import { guessRoles, isHeaderRow } from './columnRoles';
+import { readAccelerators } from './forms/readAccelerators';
+import { readBindings } from './forms/readBindings';
+import { readColumns } from './forms/readColumns';
+import { looksLikeMarkdown, nestsTooDeep, readMarkdown } from './forms/readMarkdown';
+import { readRecords } from './forms/readRecords';
+import { readSettings } from './forms/readSettings';
+import { readTextTable } from './forms/readTextTable';
+import { readPage, readWebPage } from './forms/readWebPage';
+import { jsonTree, parsedXml, tomlTree, xmlTree, yamlTree } from './forms/structured';
+import type { Tree } from './forms/tree';
+import { isManual, manualTree } from './forms/xmlManual';
+import { mannerOf } from './mannerOf';
+import { readKeysCell } from './readKeysCell';
+import { type FormRead, type RawTables, UnreadableList } from './tables';
+
+/** So much of a text is read in every way there is, to see which makes most sense of it. */
+const TRIED = 40_000;
+const MOST_JUDGED = 300;
+
+type Reader = {
+  readonly form: FormRead;
+  readonly fits: (text: string) => boolean;
+  readonly read: (text: string) => RawTables | null;
+  /** Whether a part of such a text is no such text. */
+  readonly whole?: true;
+};
+
+/** How a text without a form of its own may be read; of two that make as much sense, the earlier is taken. */
+const READERS: readonly Reader[] = [
+  { form: 'accelerator map', fits: (text) => /^ {0,8};? {0,8}\([\w-]+ "/mu.test(text), read: readAccelerators },
+  { form: 'table', fits: () => true, read: readTextTable },
+  { form: 'Markdown', fits: looksLikeMarkdown, read: readMarkdown },
+  {
+    form: 'TOML',
+    fits: (text) => /^[ \t]*[\w."'-]+ ?= ?\S/mu.test(text),
+    read: (text) => records('TOML', tomlTree(text), text),
+    whole: true,
+  },
+  { form: 'settings', fits: (text) => /[=:]/u.test(text), read: readSettings },
+  { form: 'bindings', fits: () => true, read: readBindings },
+  {
+    form: 'YAML',
+    fits: (text) =>
+      /^[ \t]*(?:- |["'\w<>.-][^\n]{0,80}:(?:\s|$))/mu.test(text) && mostlyYaml(text) && !nestsTooDeep(text),
+    read: (text) => records('YAML', yamlTree(text), text),
+    whole: true,
+  },
+  { form: 'text in columns', fits: () => true, read: readColumns },
+];
+
+/**
+ * The tables a text holds, read by its content, whatever its file is called: as the form that makes most sense of it.
+ * @throws UnreadableList with a plain sentence when there is no list to be found.
+ */
+export function findTables(text: string): RawTables {
+  const found = ofOneForm(text) ?? bestOf(text);
+  if (found.tables.length === 0) {
+    throw new UnreadableList(
+      found.format === 'web page'
+        ? 'There are no tables or lists on this page.'
+        : 'There is no list here: no row has anything in it.',
+    );
+  }
+  return found;
+}
+
+/** What says itself what it is: a web page, JSON, XML. */
+function ofOneForm(text: string): RawTables | null {
+  const json = records('JSON', jsonTree(text), text);
+  if (json) return json;
+  const xml = /^[\s\uFEFF]*<(?!!doctype html|html)/iu.test(text) ? parsedXml(text) : null;
+  if (xml && isManual(xml)) return { ...readPage(manualTree(xml), () => false), format: 'XML' };
+  if (xml && !/^(?:table|div|dl|ul|ol|body|main|section|article)$/iu.test(xml.root?.name ?? ''))
+    return records('XML', xmlTree(xml, text), text);
+  const isPage = /<table[\s>]|<!doctype html|<html[\s>]|^\s*<(?:dl|ul|ol|div|body|main)[\s>]/iu.test(text);
+  return isPage ? readWebPage(text) : null;
+}
+
+function records(format: FormRead, tree: Tree | null, text: string): RawTables | null {
+  if (!tree) return null;
+  return { title: null, format, tables: readRecords(tree, linesIn(text)) };
+}
+
+/** Tells the number of the line a place is in; places that are asked for mostly come one after the other. */
+function linesIn(text: string): (at: number) => number {
+  let [line, from] = [1, 0];
+  return (at) => {
+    if (at < from) [line, from] = [1, 0];
+    for (let next = text.indexOf('\n', from); next >= 0 && next < at; next = text.indexOf('\n', from)) {
+      line++;
+      from = next + 1;
+    }
+    return line;
+  };
+}
+
+function bestOf(text: string): RawTables {
+  const [from, to] = tellingPart(text);
+  const tried = text.slice(from, to);
+  let best: { readonly reader: Reader; readonly sense: number; readonly tables: RawTables } | null = null;
+  for (const reader of READERS) {
+    if (!reader.fits(tried)) continue;
+    // A part of a structured text is no such text.
+    const tables = reader.read(reader.whole ? text : tried);
+    if (!tables || tables.tables.length === 0) continue;
+    const sense = senseOf(tables) * (reader.whole ? Math.min(1, (2 * tried.length) / text.length) : 1);
+    if (!best || sense > best.sense + 0.001) best = { reader, sense, tables };
+  }
+  if (!best) return readTextTable(text);
+  return tried.length === text.length || best.reader.whole
+    ? best.tables
+    : (best.reader.read(text) ?? readTextTable(text));
+}
+
+/** The part of a long text in which most words for keys stand, from the beginning of a line to the end of one. */
+function tellingPart(text: string): readonly [number, number] {
+  if (text.length <= TRIED) return [0, text.length];
+  const step = TRIED / 2;
+  const counts: number[] = [];
+  for (const { index } of text.matchAll(
+    /\b(?:ctrl|control|alt|shift|cmd|strg)\b|<\w{1,8}>|\bF\d{1,2}\b|[CMS]-\w|\^[A-Z]/giu,
+  )) {
+    const at = Math.floor(index / step);
+    counts[at] = (counts[at] ?? 0) + 1;
+  }
+  let [best, most] = [0, -1];
+  for (let at = 0; at * step < text.length; at++) {
+    const count = (counts[at] ?? 0) + (counts[at + 1] ?? 0);
+    if (count > most) [best, most] = [at, count];
+  }
+  const from = best === 0 ? 0 : text.indexOf('\n', best * step) + 1;
+  const end = text.lastIndexOf('\n', Math.min(text.length, from + TRIED));
+  return [from, end > from ? end : Math.min(text.length, from + TRIED)];
+}
+
+/** How much sense tables make as lists of commands: rows with a name and keys that can be read, for each row looked at. */
+export function senseOf({ tables }: RawTables): number {
+  let sense = 0;
+  for (const table of tables) {
+    const rows = table.rows.filter((row) => row.left === undefined && !row.heading);
+    const header = table.header ? null : (table.rows.find((row, i) => i < 6 && isHeaderRow(row, i < 2)) ?? null);
+    const body = rows.filter((row) => row !== header).slice(0, MOST_JUDGED);
+    if (body.length === 0) continue;
+    const roles = guessRoles(header?.cells ?? table.header ?? null, body);
+    const [name, keys, path] = [
+      roles.indexOf('name'),
+      Math.max(roles.indexOf('keys'), roles.indexOf('Mac keys')),
+      roles.indexOf('path'),
+    ];
+    if (name < 0) continue;
+    const manner = mannerOf(keys < 0 ? [] : body.map((row) => row.cells[keys] ?? ''));
+    let own = header && keys >= 0 ? 1 : 0;
+    const written = keys < 0 ? [] : body.map((row) => row.cells[keys] ?? '').filter((cell) => cell !== '');
+    // One sign before everything is no key, but a mark.
+    if (written.length > 5 && new Set(written).size < 0.3 * written.length) continue;
+    for (const row of body) {
+      const called = row.cells[name] ?? '';
+      if (!/\p{L}{2}/u.test(called)) continue;
+      if (path >= 0 && (row.cells[path] ?? '') !== '') own += 0.05;
+      if (keys < 0) {
+        own += 0.01;
+        continue;
+      }
+      const { status, problems } = readKeysCell(row.cells[keys] ?? '', manner.dialect, manner);
+      own +=
+        status === 'none' ? 0.03 : status === 'unread' ? -0.3 : problems.length > 0 ? 0.5 : row.commentedOut ? 0.9 : 1;
+      // A name of many words is more likely a sentence that was cut in two.
+      if (called.split(' ').length > 12) own -= 0.6;
+    }
+    sense += own * (rows.length / body.length);
+  }
+  return sense;
+}
+
+/** Whether most lines can be of YAML: names with a colon behind them, items, comments, what is set in from them. */
+function mostlyYaml(text: string): boolean {
+  const lines = text.split('\n', 400).filter((line) => line.trim() !== '');
+  const like = lines.filter((line) =>
+    /^\s*(?:#|- |---|[\w"'<>.,:;/?!$^*(){}[\]+=@~`%&|\\-]{1,60}:(?:\s|$))|^\s{2}/u.test(line),
+  );
+  return like.length >= 0.8 * lines.length;
+}

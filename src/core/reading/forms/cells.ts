@@ -1,0 +1,28 @@
+import type { Span } from '../tables';
+import { tidyCell } from '../tables';
+import type { Line } from './lines';
+
+/** A cell as it is written, and where. */
+export type Written = { readonly text: string; readonly span: Span };
+
+/** A part of a line as a cell: what is between two places of it, without blanks around it. */
+export function partOf(line: Line, from: number, to = line.text.length): Written {
+  const raw = line.text.slice(from, to);
+  const start = from + raw.length - raw.trimStart().length;
+  const text = raw.trim();
+  return { text: tidyCell(text), span: [line.from + start, line.from + start + text.length] };
+}
+
+/** A cell without the quotes or backticks around all of it. */
+export function unquoted({ text, span: [from, to] }: Written): Written {
+  const bare = /^(["'`])(.*)\1$/su.exec(text)?.[2];
+  if (bare === undefined || to - from < 2) return { text, span: [from, to] };
+  // What is quoted may have its quotes and backslashes escaped.
+  return { text: text.startsWith('"') ? bare.replace(/\\(["\\])/gu, '$1') : bare, span: [from + 1, to - 1] };
+}
+
+/** Cells as a row has them. */
+export const rowCells = (cells: readonly Written[]) => ({
+  cells: cells.map((one) => one.text),
+  spans: cells.map((one) => one.span),
+});

@@ -1,0 +1,23 @@
+import { MOST_ROWS, UnreadableList } from '../tables';
+import { tooMany } from './tooMany';
+
+/** A line of a text, without its end; `from` is where it begins, `number` counts from 1. */
+export type Line = { readonly number: number; readonly from: number; readonly text: string };
+
+/** Lines with nothing in them count as well. */
+const MOST_LINES = 10 * MOST_ROWS;
+
+/** The lines of a text, whatever ends them. @throws UnreadableList for more lines than a list may have. */
+export function linesOf(text: string): Line[] {
+  const lines: Line[] = [];
+  const end = /\r\n|\r|\n/g;
+  for (let from = 0; from <= text.length; ) {
+    const found = end.exec(text);
+    const to = found ? found.index : text.length;
+    lines.push({ number: lines.length + 1, from, text: text.slice(from, to) });
+    if (lines.length > MOST_LINES) throw new UnreadableList(tooMany);
+    if (!found) break;
+    from = end.lastIndex;
+  }
+  return lines;
+}

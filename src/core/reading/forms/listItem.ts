@@ -1,0 +1,52 @@
+import type { Written } from './cells';
+
+/** Between a name and its keys, or keys and what they do. */
+const BETWEEN = /\s*(?::\s|\s[-–—=→]\s|\t|\s{3,}|\s\|\s|::|=>)\s*/u;
+
+/**
+ * A line of a list as two cells where it has two sides: what is marked as keys or code at one end and the rest, or what
+ * stands on both sides of the first colon, dash or tab.
+ * @param marked where marks begin and end in the text, in order.
+ */
+export function sidesOfItem(item: Written, marked: readonly (readonly [number, number])[] = []): readonly Written[] {
+  const { text, span } = item;
+  const part = (from: number, to: number): Written => {
+    const raw = text.slice(from, to);
+    const start = from + raw.length - raw.trimStart().length;
+    const bare = raw.trim();
+    return {
+      text: bare,
+      span: span[1] - span[0] === text.length ? [span[0] + start, span[0] + start + bare.length] : span,
+    };
+  };
+  const [first, last] = [marked[0], marked.at(-1)];
+  if (first && text.slice(0, first[0]).trim() === '') {
+    // Marks that follow each other with little between them are one cell of keys.
+    let end = first[1];
+    for (const [from, to] of marked.slice(1)) {
+      if (!/^[\s+\-/,]*(?:or|oder|ou|o|and|then)?[\s+\-/,]*$/iu.test(text.slice(end, from))) break;
+      end = to;
+    }
+    const rest = text.slice(end);
+    const skip = /^\s*(?:[:–—=→|-]+|[.,])?\s*/u.exec(rest)?.[0].length ?? 0;
+    if (rest.slice(skip).trim() !== '') return [part(0, end), part(end + skip, text.length)];
+  } else if (
+    last &&
+    text
+      .slice(last[1])
+      .replace(/[.)\]]/gu, '')
+      .trim() === '' &&
+    first
+  ) {
+    let begin = last[0];
+    for (const [from, to] of marked.slice(0, -1).reverse()) {
+      if (!/^[\s+\-/,]*(?:or|oder|ou|o|and|then)?[\s+\-/,]*$/iu.test(text.slice(to, begin))) break;
+      begin = from;
+    }
+    const name = text.slice(0, begin).replace(/[\s:–—=→|([-]+$/u, '');
+    if (name.trim() !== '') return [part(0, name.length), part(begin, last[1])];
+  }
+  const found = BETWEEN.exec(text);
+  if (!found || found.index === 0) return [item];
+  return [part(0, found.index), part(found.index + found[0].length, text.length)];
+}

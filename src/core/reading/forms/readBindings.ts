@@ -1,0 +1,177 @@
+import { readKeysCell } from '../readKeysCell';
+import { MOST_ROWS, type RawRow, type RawTables, UnreadableList } from '../tables';
+import { partOf, rowCells, unquoted, type Written } from './cells';
+import { type Line, linesOf } from './lines';
+import { tooMany } from './tooMany';
+
+const COMMENT = /^\s*(?:#+|"|;+|\/\/|--|!)\s*/u;
+/** One word of a line, or what stands in quotes. */
+const WORD = /"(?:[^"\\]|\\.)*"|'(?:[^'\\]|\\.)*'|\S+/gu;
+/** So many lines tell how a file binds. */
+const LOOKED_AT = 600;
+
+/** How lines bind: the word they begin with, if any, and which of the words after it are the keys. */
+type Way = { readonly word: string; readonly at: number };
+type Words = readonly Written[];
+
+/**
+ * Lines in which keys are bound to commands by a word (`bind KEY COMMAND`, `map -n KEY COMMAND`) or by standing first
+ * (`KEY COMMAND`). What is between the word and the keys is the place. @returns no tables where lines don't bind so.
+ */
+export function readBindings(text: string): RawTables {
+  const lines = linesOf(text).filter((line) => line.text.trim() !== '');
+  if (lines.length > MOST_ROWS) throw new UnreadableList(tooMany);
+  const ways = waysOf(lines);
+  if (ways.size === 0) return { title: null, format: 'bindings', tables: [] };
+  const rows: RawRow[] = [];
+  for (const line of lines) {
+    const row = rowOf(line, ways);
+    const above = rows.at(-1);
+    rows.push(row.left !== undefined && above ? (underKeys(line, above) ?? row) : row);
+  }
+  const bound = rows.filter((row) => row.left === undefined).length;
+  if (bound === 0) return { title: null, format: 'bindings', tables: [] };
+  return { title: null, format: 'bindings', tables: [{ headings: [], header: ['Context', 'Name', 'Keys'], rows }] };
+}
+
+/** Keys that stand alone in a line, with what they do set in below; each such line is a command. */
+function underKeys(line: Line, above: RawRow): RawRow | null {
+  const [keys, keysAt] = above.keysAbove ?? [];
+  const sign = COMMENT.exec(line.text)?.[0] ?? '';
+  if (keys === undefined || keysAt === undefined || !/^(?:#|;|\/\/)?[ \t]+\S/u.test(line.text)) return null;
+  const name = partOf(line, sign.length);
+  return {
+    line: line.number,
+    ...rowCells([{ text: '', span: [keysAt[0], keysAt[0]] }, name, { text: keys, span: keysAt }]),
+    heading: false,
+    keysAbove: [keys, keysAt],
+    ...(sign.trim() === '' ? {} : { commentedOut: true }),
+  };
+}
+
+function rowOf(line: Line, ways: ReadonlyMap<string, number>): RawRow {
+  const base = { line: line.number, heading: false };
+  const sign = COMMENT.exec(line.text)?.[0] ?? '';
+  const commentedOut = sign.trim() !== '';
+  // A sign of comments may be a key as well, as in `# toggle`: where the line binds as it stands, it does.
+  for (const skipped of commentedOut ? ['', sign] : ['']) {
+    const words = wordsOf(line, skipped.length);
+    const way = wayFor(words, ways);
+    if (!way || (skipped !== '' && /^\s*#+\s/u.test(sign) && !ways.has(words[0]?.text ?? ''))) continue;
+    const keys = words[way.at];
+    const after = words.slice(way.at + 1);
+    // An assignment is for whoever reads those; a comment sign is no key where it begins a comment.
+    if (/^:?=$/u.test(after[0]?.text ?? '') || (way.word === '' && /^(?:#+|\/\/|--)$/u.test(keys?.text ?? '')))
+      continue;
+    const between = words.slice(way.word === '' ? 0 : 1, way.at);
+    const named = after.length > 0 ? after : between;
+    if (keys && named.length === 0) {
+      const bare = unquoted(keys);
+      return {
+        ...base,
+        ...rowCells([partOf(line, 0)]),
+        left: 'Keys for what stands below.',
+        keysAbove: [bare.text, bare.span],
+      };
+    }
+    if (!keys) continue;
+    const place = after.length > 0 ? between.filter((one) => !/^-+\w*$/u.test(one.text)) : [];
+    const empty = { text: '', span: [keys.span[0], keys.span[0]] } as const;
+    return {
+      ...base,
+      ...rowCells([joined(line, place) ?? empty, unquoted(joined(line, named) ?? empty), unquoted(keys)]),
+      ...(skipped === '' ? {} : { commentedOut: true }),
+    };
+  }
+  return {
+    ...base,
+    ...rowCells([partOf(line, 0)]),
+    left: commentedOut ? 'A comment.' : 'Binds no keys.',
+  };
+}
+
+/** The words of a line, without what is remarked at its end. */
+function wordsOf(line: Line, from: number): Words {
+  const words: Written[] = [];
+  for (const found of line.text.slice(from).matchAll(WORD)) {
+    if (words.length > 1 && /^(?:#+|\/\/)$/u.test(found[0])) break;
+    if (words.length > 1 && /^#[^\s#]/u.test(found[0]) && line.text.slice(0, from + found.index).endsWith('\t')) break;
+    const start = line.from + from + found.index;
+    words.push({ text: found[0], span: [start, start + found[0].length] });
+  }
+  return words;
+}
+
+/** Several words as they stand in the line. */
+function joined(line: Line, words: Words): Written | null {
+  const [first, last] = [words[0], words.at(-1)];
+  return first && last ? partOf(line, first.span[0] - line.from, last.span[1] - line.from) : null;
+}
+
+function wayFor(words: Words, ways: ReadonlyMap<string, number>): Way | null {
+  const word = words[0]?.text ?? '';
+  const at = ways.get(word);
+  if (at !== undefined) {
+    // Switches such as `-f` push the keys on by one.
+    const switches = words.slice(1, at + 1).filter((one) => /^-+[a-z]+$/iu.test(one.text)).length;
+    return { word, at: at + switches };
+  }
+  // What is written like the names of keys beside it is one that we don't know.
+  return ways.has('') && (isKeys(word) || /^[A-Z][A-Z\d]*(?:_[A-Z\d]+)*$/u.test(word)) && words.length > 1
+    ? { word: '', at: 0 }
+    : null;
+}
+
+const isKeys = (text: string): boolean => {
+  const bare = text.replace(/^(["'])(.*)\1$/su, '$2');
+  return bare !== '' && readKeysCell(bare, 'windows').status === 'keys';
+};
+
+/** A sign or a few, or a key in brackets: what is hardly ever the name of a command. */
+const isKeyLike = (text: string): boolean =>
+  /^(?:<[^<>\s]+>|[^\s<>]){1,4}$/u.test(text) && (text.length <= 3 || text.includes('<'));
+
+/** The words that bind in these lines, each with the place of its keys. */
+function waysOf(lines: readonly Line[]): ReadonlyMap<string, number> {
+  const byWord = new Map<string, Words[]>();
+  let bare = 0;
+  let told = 0;
+  for (const line of lines.slice(0, LOOKED_AT * 4)) {
+    const comment = COMMENT.exec(line.text)?.[0] ?? '';
+    // A sentence behind a comment sign binds nothing.
+    const words = wordsOf(line, comment.length);
+    const first = words[0]?.text ?? '';
+    if (words.length < 2) continue;
+    if (comment !== '' && /\s$/u.test(comment)) continue;
+    told++;
+    if (isKeys(first) && !/^:?=$/u.test(words[1]?.text ?? '')) bare++;
+    const rest = words.slice(1).filter((one) => !/^-+[a-z]+$/iu.test(one.text));
+    if (/^[\\\p{L}][\p{L}_-]*$/u.test(first)) byWord.set(first, [...(byWord.get(first) ?? []), rest].slice(-LOOKED_AT));
+  }
+  const ways = new Map<string, number>();
+  for (const [word, some] of byWord) {
+    if (some.length < 2 || isKeys(word)) continue;
+    for (const at of [0, 1, 2]) {
+      const sure = some.filter((rest) => isKeys(rest[at]?.text ?? '')).length;
+      // Strokes side by side, such as `gg`, are no keys by themselves, but stand among such.
+      const like = some.filter((rest) => isKeys(rest[at]?.text ?? '') || isKeyLike(rest[at]?.text ?? '')).length;
+      const keys = sure >= 0.3 * some.length ? like : sure;
+      const named = some.filter((rest) => rest.length > at + 1 || (rest.length === at + 1 && at > 0)).length;
+      const alone = some.filter((rest) => rest.length === 1 && at === 0).length;
+      if (keys < 0.6 * some.length || Math.max(named, alone) < 0.6 * some.length) continue;
+      // Keys that stand for keys bind nothing by themselves.
+      const keysOnly = some.filter(
+        (rest) =>
+          rest.length > at + 1 && rest.slice(at + 1).every((one) => one.text.length < 16 && isKeyLike(one.text)),
+      );
+      if (keysOnly.length >= 0.8 * some.length) break;
+      // What is the same on most lines is where they belong, not their keys.
+      if (new Set(some.map((rest) => rest[at]?.text)).size < Math.min(3, 0.3 * some.length)) continue;
+      ways.set(word, at + 1);
+      break;
+    }
+  }
+  const bound = [...ways.keys()].reduce((sum, word) => sum + (byWord.get(word)?.length ?? 0), 0);
+  if (bare >= 3 && bare > bound && bare >= 0.6 * told) return new Map([['', 0]]);
+  return bound >= 3 || (bound >= 2 && bound >= 0.6 * told) ? ways : new Map();
+}

@@ -1,0 +1,169 @@
+import { MOST_COLUMNS, MOST_ROWS, type RawRow, type RawTable, type RawTables, UnreadableList } from '../tables';
+import { partOf, rowCells, type Written } from './cells';
+import { type Line, linesOf } from './lines';
+import { tooMany } from './tooMany';
+
+/** Blanks, the sides of a drawn box, leaders: what parts columns, where it is more than one blank. */
+const GAP = /(?:[ \t]+(?:\.{3}|\|)(?=[ \t]|$)|[ \t│┃║]+|\.{4,}|…{2,}|_{3,})+/gu;
+/** Behind a blank, a dash or an arrow with blanks around it does, too. */
+const DASH = /(?:[–—→]|-{1,2}>?|=>|::)[ \t]+/uy;
+const RULER = /^\s*[-=~^"'`*+#_.:<>]{3,}\s*$/u;
+const DRAWN = /^[\s─━═┄│┃├┤┌┐└┘┬┴┼╔╗╚╝╠╣╦╩╬╒╕╘╛╞╡╤╧╪╓╖╙╜╟╢╥╨╫|+=-]+$/u;
+const TAB = 8;
+
+/** A line as its parts, each with the column it begins in. */
+type Parts = {
+  readonly line: Line;
+  readonly parts: readonly (Written & { readonly column: number })[];
+  readonly indent: number;
+};
+
+/**
+ * Plain text in columns: names and keys side by side, parted by blanks, tabs, leaders, dashes or the sides of a drawn box.
+ * A line that begins where a later column does goes on with the line above; one that is underlined, in capitals, or ends
+ * in a colon is a heading.
+ */
+export function readColumns(text: string): RawTables {
+  const lines = linesOf(text);
+  const tables: RawTable[] = [];
+  let [headings, rows]: [string[], RawRow[]] = [[], []];
+  const close = (): void => {
+    if (rows.length > 0) tables.push({ headings, rows });
+    rows = [];
+  };
+  let all = 0;
+  let at: number[] | null = null;
+  for (let i = 0; i < lines.length; i++) {
+    const line = lines[i] as Line;
+    if (line.text.trim() === '') continue;
+    if (++all > MOST_ROWS) throw new UnreadableList(tooMany);
+    const next = lines[i + 1];
+    const ruled = rulesOf(line);
+    if (ruled) {
+      rows.push(leftOf(line, 'A line that is only drawn.'));
+      // A line of rulers before an empty one ends what it parts.
+      const ends: boolean = at !== null && (next?.text ?? '').trim() === '';
+      at = ends ? null : ruled;
+      if (ends) close();
+      continue;
+    }
+    if (RULER.test(line.text) || DRAWN.test(line.text)) {
+      rows.push(leftOf(line, 'A line that is only drawn.'));
+      continue;
+    }
+    const read = partsOf(line, at);
+    const heading = headingOf(read, next);
+    if (heading !== null) {
+      close();
+      at = null;
+      headings = [heading];
+      rows.push({ ...leftOf(line, 'A heading: the rows below it live there.'), heading: true });
+      continue;
+    }
+    if (lines[i - 1]?.text.trim() === '' && !ruled) {
+      // A new paragraph begins a new row, wherever it begins.
+      rows.push(rowOf(read));
+      continue;
+    }
+    const above = rows.at(-1);
+    const goesOn = above && above.left === undefined ? goesOnWith(read, above, lines) : null;
+    if (goesOn) rows[rows.length - 1] = goesOn;
+    else rows.push(rowOf(read));
+  }
+  close();
+  return { title: null, format: 'text in columns', tables };
+}
+
+const leftOf = (line: Line, left: string): RawRow => ({
+  line: line.number,
+  ...rowCells([partOf(line, 0)]),
+  heading: false,
+  left,
+});
+
+function rowOf({ line, parts }: Parts): RawRow {
+  return { line: line.number, ...rowCells(parts.slice(0, MOST_COLUMNS)), heading: false };
+}
+
+/** Where the columns begin that a line of rulers parts, as in `=====  ======`; null where the line is none. */
+function rulesOf(line: Line): number[] | null {
+  if (!/^\s*(?:=+|-+)(?:\s+(?:=+|-+))+\s*$/u.test(line.text)) return null;
+  return [...line.text.matchAll(/[=-]+/gu)].map((one) => one.index);
+}
+
+function partsOf(line: Line, at: readonly number[] | null): Parts {
+  const indent = columnAt(line.text, line.text.length - line.text.trimStart().length);
+  if (at) {
+    const parts = at.map((from, i) => ({
+      ...partOf(line, from, Math.max(from, Math.min(at[i + 1] ?? line.text.length, line.text.length))),
+      column: from,
+    }));
+    // A word that reaches over the edge of its column says that the ruler is not meant for this line.
+    const cut = at
+      .slice(1)
+      .some((from) => /\S/u.test(line.text[from - 1] ?? ' ') && /\S/u.test(line.text[from] ?? ' '));
+    if (!cut) return { line, parts, indent };
+  }
+  const parts: (Written & { column: number })[] = [];
+  const body = line.text.trimEnd();
+  let from = body.length - body.trimStart().length;
+  const boxed = /^[│┃║]/u.test(body.trimStart()) || (/^\|[ \t]/u.test(body.trimStart()) && body.endsWith('|'));
+  if (boxed) from++;
+  GAP.lastIndex = from;
+  for (let gap = GAP.exec(body); gap; gap = GAP.exec(body)) {
+    DASH.lastIndex = gap.index + gap[0].length;
+    const dash = /[ \t]$/u.test(gap[0]) ? (DASH.exec(body)?.[0].length ?? 0) : 0;
+    if (gap[0] === ' ' && dash === 0) continue;
+    parts.push({ ...partOf(line, from, gap.index), column: columnAt(line.text, from) });
+    from = gap.index + gap[0].length + dash;
+    GAP.lastIndex = from;
+  }
+  if (from < body.length) parts.push({ ...partOf(line, from, body.length), column: columnAt(line.text, from) });
+  return { line, parts, indent };
+}
+
+/** The column a place in a line is seen in: tabs lead to the next eighth. */
+function columnAt(text: string, place: number): number {
+  let column = 0;
+  for (let i = 0; i < place; i++) column = text[i] === '\t' ? (Math.floor(column / TAB) + 1) * TAB : column + 1;
+  return column;
+}
+
+/** The row above with what a line adds to it; null where the line begins a row of its own. */
+function goesOnWith(read: Parts, above: RawRow, lines: readonly Line[]): RawRow | null {
+  const first = read.parts.find((one) => one.text !== '');
+  const upper = lines[above.line - 1];
+  if (!first || !upper || above.cells.length < 2) return null;
+  const starts = above.spans.map(([from]) => columnAt(upper.text, Math.min(from - upper.from, upper.text.length)));
+  const [start = 0, second = 0] = starts;
+  // What stands under the first column begins a row; what is set in from it goes on, under the column nearest to it.
+  const empty = (read.parts[0]?.text ?? '') === '';
+  if (!empty && first.column <= start + 1) return null;
+  if (!empty && first.column < second - 2 && read.parts.length > 1) return null;
+  if (!empty && read.parts.length > 1 && first.column < second - 2) return null;
+  const cells = [...above.cells];
+  const spans = [...above.spans];
+  for (const part of read.parts) {
+    if (part.text === '') continue;
+    let column = starts.length - 1;
+    while (column > 0 && part.column < (starts[column] ?? 0) - 2) column--;
+    cells[column] = cells[column] === '' ? part.text : `${cells[column]} ${part.text}`;
+    spans[column] = [spans[column]?.[0] ?? part.span[0], part.span[1]];
+  }
+  return { ...above, cells, spans };
+}
+
+/** What a line heads, if it is a heading. */
+function headingOf({ parts }: Parts, next: Line | undefined): string | null {
+  if (parts.length !== 1) return null;
+  const text = parts[0]?.text ?? '';
+  if (!/\p{L}{2}/u.test(text) || text.length > 100) return null;
+  const underlined =
+    next !== undefined &&
+    /^\s*([-=~^"'`*+#_])\1{2,}\s*$/u.test(next.text) &&
+    next.text.trim().length >= text.length * 0.6;
+  const marked = /^(?:=+|#+)\s+\S/u.test(text) || /^\d+(?:\.\d+)*\.\s+\p{Lu}/u.test(text);
+  const capitals = text === text.toUpperCase() && /\p{Lu}{3}/u.test(text) && !/[+<>|]/u.test(text);
+  if (!underlined && !marked && !capitals && !/[^:]:$/u.test(text)) return null;
+  return text.replace(/^(?:=+|#+|\d+(?:\.\d+)*\.)\s+|\s*[:=*~]+$/gu, '');
+}

@@ -1,0 +1,157 @@
+import { MOST_COLUMNS, MOST_ROWS, type RawRow, type RawTable, type Span, tidyCell, UnreadableList } from '../tables';
+import { tooMany } from './tooMany';
+import { DEEPEST_TREE, type Tree } from './tree';
+
+type Field = { readonly name: string; readonly text: string; readonly span: Span };
+type Line = (at: number) => number;
+
+/**
+ * The lists in a structured file: records in a list become a table with a column for each of their fields; a map of texts
+ * one of two columns, names and values; a map of records one whose first column is their names. What they lie in gives
+ * their place.
+ * @param lineAt the number of the line a place of the text is in.
+ * @throws UnreadableList past 20,000 rows.
+ */
+export function readRecords(tree: Tree, lineAt: Line): RawTable[] {
+  const tables: RawTable[] = [];
+  let all = 0;
+  const add = (table: RawTable): void => {
+    all += table.rows.length;
+    if (all > MOST_ROWS) throw new UnreadableList(tooMany);
+    if (table.rows.length > 0) tables.push(table);
+  };
+  const walk = (value: Tree, place: readonly string[], depth: number): void => {
+    if (value.kind === 'text' || depth > DEEPEST_TREE) return;
+    if (value.kind === 'list') {
+      const records = value.items.filter((one) => one.kind === 'map');
+      if (records.length >= 2)
+        add(
+          tableOf(
+            place,
+            records.map((one) => ({ at: one.span[0], fields: fieldsOf(one) })),
+            lineAt,
+          ),
+        );
+      // A list of short lists is one of records without names.
+      const rows = value.items.filter(
+        (one) => one.kind === 'list' && one.items.length > 1 && one.items.every((cell) => cell.kind === 'text'),
+      );
+      if (rows.length >= 2)
+        add(
+          tableOf(
+            place,
+            rows.map((one) => ({
+              at: one.span[0],
+              fields:
+                one.kind === 'list'
+                  ? one.items.flatMap((cell, i) =>
+                      cell.kind === 'text' ? [{ name: `${i + 1}`, text: cell.text, span: cell.span }] : [],
+                    )
+                  : [],
+            })),
+            lineAt,
+          ),
+        );
+      for (const item of value.items) if (!(records.length >= 2 && isFlat(item))) walk(item, place, depth + 1);
+      return;
+    }
+    const simple = value.entries.filter(({ value: one }) => textsOf(one) !== null);
+    const records = value.entries.filter(({ value: one }) => one.kind === 'map' && isRecord(one));
+    const asRecords =
+      records.length >= 2 && records.length >= value.entries.length * 0.6 && alike(records.map((one) => one.value));
+    if (asRecords) {
+      add(
+        tableOf(
+          place,
+          records.map(({ name, nameSpan, value: one }) => ({
+            at: nameSpan[0],
+            fields: [{ name: 'Name', text: name, span: nameSpan }, ...fieldsOf(one)],
+          })),
+          lineAt,
+        ),
+      );
+    } else if (simple.length >= 2 || (simple.length === 1 && value.entries.length === 1)) {
+      add({
+        headings: place,
+        rows: simple.map(({ name, nameSpan, value: one }): RawRow => {
+          const [text, span] = textsOf(one) ?? ['', nameSpan];
+          return {
+            line: lineAt(nameSpan[0]),
+            cells: [tidyCell(name), tidyCell(text)],
+            spans: [nameSpan, span],
+            heading: false,
+          };
+        }),
+      });
+    }
+    for (const { name, value: one } of value.entries) {
+      if (one.kind === 'text' || (asRecords && isFlat(one))) continue;
+      walk(one, name === '' ? place : [...place, tidyCell(name)], depth + 1);
+    }
+  };
+  walk(tree, [], 0);
+  return tables;
+}
+
+/** A text, or several in a list, one under the other; null for anything else. */
+function textsOf(value: Tree): readonly [string, Span] | null {
+  if (value.kind === 'text') return [value.text, value.span];
+  if (value.kind !== 'list' || value.items.length > 12) return null;
+  const texts = value.items.flatMap((one) => (one.kind === 'text' ? [one] : []));
+  if (texts.length < value.items.length) return null;
+  const [first, last] = [texts[0], texts.at(-1)];
+  return [texts.map((one) => one.text).join('\n'), first && last ? [first.span[0], last.span[1]] : value.span];
+}
+
+/** Whether nothing lies in it but texts. */
+const isFlat = (value: Tree): boolean =>
+  value.kind !== 'map' || value.entries.every((one) => textsOf(one.value) !== null);
+const isRecord = (value: Tree): boolean =>
+  value.kind === 'map' && value.entries.some((one) => textsOf(one.value) !== null);
+
+/** Whether records have a field in common, most of them. */
+function alike(records: readonly Tree[]): boolean {
+  const counts = new Map<string, number>();
+  for (const one of records)
+    if (one.kind === 'map')
+      for (const name of new Set(one.entries.map((entry) => entry.name))) counts.set(name, (counts.get(name) ?? 0) + 1);
+  const all = [...counts.values()].reduce((sum, count) => sum + count, 0);
+  // Maps of many things of their own are no records, though some of these have one name.
+  return Math.max(0, ...counts.values()) >= 0.6 * records.length && counts.size <= 3 + (2.5 * all) / records.length;
+}
+
+/** The fields of a record, those of what lies in it as `outer inner`. */
+function fieldsOf(record: Tree, before = '', depth = 0): Field[] {
+  if (record.kind !== 'map' || depth > 4) return [];
+  return record.entries.flatMap(({ name, value }): Field[] => {
+    const full = [before, name].filter((one) => one !== '').join(' ');
+    const texts = textsOf(value);
+    if (texts) return [{ name: full, text: texts[0], span: texts[1] }];
+    if (value.kind === 'map') return fieldsOf(value, full, depth + 1);
+    const [first] = value.kind === 'list' ? value.items : [];
+    return first && value.kind === 'list' && value.items.length === 1 ? fieldsOf(first, full, depth + 1) : [];
+  });
+}
+
+function tableOf(
+  place: readonly string[],
+  records: readonly { at: number; fields: readonly Field[] }[],
+  lineAt: Line,
+): RawTable {
+  const names = [...new Set(records.flatMap((one) => one.fields.map((field) => field.name)))].slice(0, MOST_COLUMNS);
+  const rows = records.flatMap(({ at, fields }): RawRow[] => {
+    if (fields.length === 0) return [];
+    const byName = new Map<string, Field>();
+    for (const field of fields) if (!byName.has(field.name)) byName.set(field.name, field);
+    const cells = names.map((name) => byName.get(name));
+    return [
+      {
+        line: lineAt(at),
+        cells: cells.map((one) => tidyCell(one?.text ?? '')),
+        spans: cells.map((one) => one?.span ?? [at, at]),
+        heading: false,
+      },
+    ];
+  });
+  return { headings: place, header: names, rows };
+}

@@ -1,0 +1,11 @@
+import type { Span } from '../tables';
+
+/** What a structured file holds, whatever its form: texts, lists, and maps whose entries have names. */
+export type Tree =
+  | { readonly kind: 'text'; readonly text: string; readonly span: Span }
+  | { readonly kind: 'list'; readonly items: readonly Tree[]; readonly span: Span }
+  | { readonly kind: 'map'; readonly entries: readonly Entry[]; readonly span: Span };
+export type Entry = { readonly name: string; readonly nameSpan: Span; readonly value: Tree };
+
+/** Deeper than any list of commands lies. */
+export const DEEPEST_TREE = 60;

@@ -1,0 +1,85 @@
+import { XmlCdata, type XmlDocument, XmlElement, XmlText } from '@rgrove/parse-xml';
+import type { DefaultTreeAdapterTypes } from 'parse5';
+import { DEEPEST_TREE } from './tree';
+
+type Node = DefaultTreeAdapterTypes.ChildNode;
+
+/** Elements that manuals written in XML have, and the ones of a web page that do the same. */
+const AS_ON_A_PAGE: Readonly<Record<string, string>> = {
+  row: 'tr',
+  entry: 'td',
+  informaltable: 'table',
+  keycap: 'kbd',
+  key: 'kbd',
+  term: 'dt',
+  variablelist: 'dl',
+  terms: 'dl',
+  varlistentry: 'div',
+  itemizedlist: 'ul',
+  orderedlist: 'ol',
+  simplelist: 'ul',
+  list: 'ul',
+  para: 'p',
+  simpara: 'p',
+  tgroup: 'tbody',
+  literal: 'code',
+};
+const PROSE = new Set(['para', 'p', 'entry', 'td', 'keycap', 'keyseq', 'keycombo', 'listitem', 'simpara']);
+
+/** Whether XML is written to be read by people: paragraphs, tables and lists with keys in caps. */
+export function isManual({ root }: XmlDocument): boolean {
+  let prose = 0;
+  const walk = (element: XmlElement, depth: number): void => {
+    for (const one of element.children) {
+      if (!(one instanceof XmlElement) || depth > DEEPEST_TREE) continue;
+      if (PROSE.has(one.name)) prose++;
+      walk(one, depth + 1);
+    }
+  };
+  if (root) walk(root, 0);
+  return prose >= 5;
+}
+
+/** A manual in XML as the tree of a page that says the same. */
+export function manualTree(document: XmlDocument): { readonly childNodes: readonly Node[] } {
+  const tree = document.root ? elementOf(document.root, '', 0) : null;
+  return { childNodes: tree ? [tree as unknown as Node] : [] };
+}
+
+type Made = {
+  readonly nodeName: string;
+  readonly tagName: string;
+  readonly attrs: readonly { readonly name: string; readonly value: string }[];
+  readonly childNodes: readonly object[];
+  readonly sourceCodeLocation: { readonly startOffset: number; readonly endOffset: number };
+};
+
+function elementOf(element: XmlElement, parent: string, depth: number): Made {
+  const inner = element.children.flatMap((one): object[] => {
+    if (one instanceof XmlText || one instanceof XmlCdata) return [{ nodeName: '#text', value: one.text }];
+    return one instanceof XmlElement && depth < DEEPEST_TREE
+      ? [elementOf(one, element.name === 'item' && parent === 'terms' ? 'meaning' : element.name, depth + 1)]
+      : [];
+  });
+  const tagName = tagOf(element.name, parent, depth);
+  return {
+    nodeName: tagName,
+    tagName,
+    attrs: Object.entries(element.attributes).map(([name, value]) => ({ name, value })),
+    childNodes: inner,
+    sourceCodeLocation: { startOffset: element.start, endOffset: element.end },
+  };
+}
+
+function tagOf(name: string, parent: string, depth: number): string {
+  if (name === 'title')
+    return parent === 'table' || parent === 'informaltable'
+      ? 'caption'
+      : parent === 'meaning'
+        ? 'dt'
+        : `h${Math.min(6, Math.max(1, depth))}`;
+  if (name === 'listitem') return parent === 'varlistentry' ? 'dd' : 'li';
+  if (name === 'item') return parent === 'terms' ? 'div' : 'li';
+  if (parent === 'meaning' && name === 'p') return 'dd';
+  return AS_ON_A_PAGE[name] ?? name;
+}

@@ -1,0 +1,74 @@
+import { type Dialect, parseChord } from '../chord/parseChord';
+import { dialectOf } from '../chord/parseChords';
+import { keysText } from './keysText';
+
+/** How a list writes its keys, told by all its cells together. */
+export type Manner = {
+  readonly dialect: Dialect;
+  /** Whether a capital letter alone is pressed with Shift, as both `g` and `G` stand there. */
+  readonly capitals: boolean;
+  /** Whether signs beside each other are pressed one after the other, as in `gg` or `<Space>f`. */
+  readonly strokes: boolean;
+  /** Whether keys with blanks or commas between them are pressed one or the other, or one after the other; null: as usual. */
+  readonly apart: 'either' | 'in turn' | null;
+  /** Whether a lone `-` or `?` is the key, as other signs stand alone too; otherwise it says that there are none. */
+  readonly signs: boolean;
+};
+export const PLAIN_MANNER: Manner = { dialect: 'windows', capitals: false, strokes: false, apart: null, signs: false };
+
+const MOST_LOOKED_AT = 4000;
+/** Several letters, or signs in brackets, with nothing between them. */
+const RUN = /^(?:<[^<>\s]{1,20}>|[^\s<>+]){2,5}$/u;
+
+/** How the keys in these cells are written. */
+export function mannerOf(cells: readonly string[]): Manner {
+  const looked = cells.slice(0, MOST_LOOKED_AT).map((cell) => (cell.length < 3 ? cell : keysText(cell, false)));
+  const dialect = dialectOf(cells.slice(0, MOST_LOOKED_AT));
+  const letters = new Set(looked.flatMap((cell) => cell.split(/[\s,]+/u)).filter((one) => /^\p{L}$/u.test(one)));
+  const both = [...letters].filter((one) => one !== one.toLowerCase() && letters.has(one.toLowerCase())).length;
+  const capitals = both >= 2 || (both === 1 && looked.length < 30);
+  const runs = looked.filter(
+    (cell) => RUN.test(cell) && /^(?:[^\p{L}]|.*\p{Ll}|<)/u.test(cell) && !/^[Ff]\d+$/u.test(cell) && cell.length > 1,
+  );
+  const singles = looked.filter((cell) => [...cell].length === 1).length;
+  const angled = looked.filter((cell) => /^<[^<>\s]+>/u.test(cell)).length;
+  const strokes =
+    runs.filter((cell) => /^\p{L}{2,3}$/u.test(cell) || /^\p{L}?<|>\p{L}$/u.test(cell)).length >= 3 &&
+    (capitals || singles >= 8) &&
+    (capitals || angled > 0);
+  const lone = looked.filter((cell) => /^[-?]$/u.test(cell)).length;
+  const others = looked.filter((cell) => /^[+=*,./[\]{}();:'`!@#$%^&<>|~_]$/u.test(cell)).length;
+  return {
+    dialect,
+    capitals,
+    strokes,
+    apart: apartIn(looked),
+    signs: lone > 0 && others > 0 && lone <= 4 + others,
+  };
+}
+
+/**
+ * How keys that stand apart in a cell are meant. Where the same one comes first in several cells it leads to others; where
+ * none does though many cells have several, each is one way.
+ */
+function apartIn(cells: readonly string[]): Manner['apart'] {
+  const byFirst = new Map<string, Set<string>>();
+  let several = 0;
+  for (const cell of cells) {
+    const parts = cell.split(/,? +/u);
+    if (
+      parts.length < 2 ||
+      parts.length > 6 ||
+      !parts.every((part) => /^\S{1,24}$/u.test(part) && !/^(?:or|and|then|the|\/|\||-|–|\+)$/iu.test(part))
+    )
+      continue;
+    const [first = '', ...rest] = parts;
+    if (!parseChord(first).ok || !rest.every((part) => parseChord(part).ok)) continue;
+    several++;
+    const after = byFirst.get(first) ?? new Set();
+    byFirst.set(first, after.add(rest.join(' ')));
+  }
+  const leads = [...byFirst.values()].filter((after) => after.size > 1).reduce((sum, after) => sum + after.size, 0);
+  if (leads >= 3 && leads >= 0.4 * several) return 'in turn';
+  return several >= 3 && leads < 0.3 * several ? 'either' : null;
+}
