@@ -15,6 +15,8 @@ export async function buildThreads(outdir = join(root, process.env.GRAY_PIN_BUIL
     format: 'esm',
     target: 'node20',
     logLevel: 'warning',
+    // As modules, where a package comes as both.
+    mainFields: ['module', 'main'],
     // These read files of their own beside themselves.
     external: ['pdfkit', 'fontkit', 'write-excel-file'],
     // Packages written for require find it here.

@@ -59,7 +59,7 @@ function inStrokes(text: string, dialect: Dialect): Chord | null {
 
 /** Modifiers said once stand before each key of `Ctrl+Left/Right` and `Ctrl+[ or ]`. */
 function withModifiers(parts: readonly string[]): readonly string[] {
-  const before = /^((?:[\p{L}\d]+\s*[+-]\s*)+)(\S.*)$/u.exec(parts[0]?.trim() ?? '');
+  const before = /^((?:[\p{L}\d]+ ?[+-] ?)+)([^\p{L}\d\s]|[\p{L}\d][\p{L}\d ]*)$/u.exec(parts[0]?.trim() ?? '');
   const [, modifiers = '', key = ''] = before ?? [];
   if (modifiers === '' || parts.length < 2) return parts;
   const kind = kindOf(key.trim());
@@ -79,7 +79,7 @@ function kindOf(word: string): string | null {
 export function dialectOf(cells: Iterable<string>): Dialect {
   let [mac, others] = [0, 0];
   for (const cell of cells) {
-    const isMac = /[⌘⌥⌃]|\b(?:cmd|command|opt|option)\s?[+-]\s?\S|^(?:cmd|command|opt|option)\b/iu.test(cell);
+    const isMac = /[⌘⌥⌃]|\b(?:cmd|command|opt|option)\s?[+-]\s?\S|^(?:cmd|command|opt|option)$/iu.test(cell);
     // Where both stand in one cell, a note tells of the other platform.
     if (
       isMac &&

@@ -93,7 +93,7 @@ function hyphened(text: string): string {
 
 /** The key behind its modifiers, where it stands before some of them. */
 function keyLast(text: string): string {
-  const words = text.split(/\s*\+\s*/u);
+  const words = text.split('+').map((word) => word.trim());
   const keys = words.filter((word) => !isModifier(word));
   if (words.length < 2 || keys.length !== 1 || keys[0] === '' || keys[0] === words.at(-1)) return text;
   return [...words.filter(isModifier), keys[0]].join('+');

@@ -41,8 +41,7 @@ const READERS: readonly Reader[] = [
   { form: 'bindings', fits: () => true, read: readBindings },
   {
     form: 'YAML',
-    fits: (text) =>
-      /^[ \t]*(?:- |["'\w<>.-][^\n]{0,80}:(?:\s|$))/mu.test(text) && mostlyYaml(text) && !nestsTooDeep(text),
+    fits: (text) => mostlyYaml(text) && !nestsTooDeep(text),
     read: (text) => records('YAML', yamlTree(text), text),
     whole: true,
   },
@@ -73,7 +72,10 @@ function ofOneForm(text: string): RawTables | null {
   if (xml && isManual(xml)) return { ...readPage(manualTree(xml), () => false), format: 'XML' };
   if (xml && !/^(?:table|div|dl|ul|ol|body|main|section|article)$/iu.test(xml.root?.name ?? ''))
     return records('XML', xmlTree(xml, text), text);
-  const isPage = /<table[\s>]|<!doctype html|<html[\s>]|^\s*<(?:dl|ul|ol|div|body|main)[\s>]/iu.test(text);
+  const isPage =
+    /^[\s\uFEFF]*(?:<!--[^>]*-->\s*)?<(?:!doctype html|html|head|body|table|div|dl|ul|ol|main|section|article|h[1-6]|p|meta|title|center)[\s>]/iu.test(
+      text,
+    ) || (text.match(/<\/t[dhr]>/giu)?.length ?? 0) > 3;
   return isPage ? readWebPage(text) : null;
 }
 
@@ -102,15 +104,25 @@ function bestOf(text: string): RawTables {
   for (const reader of READERS) {
     if (!reader.fits(tried)) continue;
     // A part of a structured text is no such text.
-    const tables = reader.read(reader.whole ? text : tried);
+    const tables = readOr(reader, reader.whole ? text : tried);
     if (!tables || tables.tables.length === 0) continue;
-    const sense = senseOf(tables) * (reader.whole ? Math.min(1, (2 * tried.length) / text.length) : 1);
+    const sense = senseOf(tables) * (reader.whole ? Math.min(1, (3 * tried.length) / text.length) : 1);
     if (!best || sense > best.sense + 0.001) best = { reader, sense, tables };
   }
   if (!best) return readTextTable(text);
   return tried.length === text.length || best.reader.whole
     ? best.tables
     : (best.reader.read(text) ?? readTextTable(text));
+}
+
+/** What a reader makes of a text; null where that is more than a list may have, as it may be one of another form. */
+function readOr({ read }: Reader, text: string): RawTables | null {
+  try {
+    return read(text);
+  } catch (error) {
+    if (error instanceof UnreadableList) return null;
+    throw error;
+  }
 }
 
 /** The part of a long text in which most words for keys stand, from the beginning of a line to the end of one. */
@@ -137,6 +149,7 @@ function tellingPart(text: string): readonly [number, number] {
 /** How much sense tables make as lists of commands: rows with a name and keys that can be read, for each row looked at. */
 export function senseOf({ tables }: RawTables): number {
   let sense = 0;
+  const written = new Map<string, number>();
   for (const table of tables) {
     const rows = table.rows.filter((row) => row.left === undefined && !row.heading);
     const header = table.header ? null : (table.rows.find((row, i) => i < 6 && isHeaderRow(row, i < 2)) ?? null);
@@ -151,9 +164,10 @@ export function senseOf({ tables }: RawTables): number {
     if (name < 0) continue;
     const manner = mannerOf(keys < 0 ? [] : body.map((row) => row.cells[keys] ?? ''));
     let own = header && keys >= 0 ? 1 : 0;
-    const written = keys < 0 ? [] : body.map((row) => row.cells[keys] ?? '').filter((cell) => cell !== '');
-    // One sign before everything is no key, but a mark.
-    if (written.length > 5 && new Set(written).size < 0.3 * written.length) continue;
+    for (const row of header || keys < 0 ? [] : body) {
+      const cell = row.cells[keys] ?? '';
+      if (cell !== '') written.set(cell, (written.get(cell) ?? 0) + 1);
+    }
     for (const row of body) {
       const called = row.cells[name] ?? '';
       if (!/\p{L}{2}/u.test(called)) continue;
@@ -164,13 +178,25 @@ export function senseOf({ tables }: RawTables): number {
       }
       const { status, problems } = readKeysCell(row.cells[keys] ?? '', manner.dialect, manner);
       own +=
-        status === 'none' ? 0.03 : status === 'unread' ? -0.3 : problems.length > 0 ? 0.5 : row.commentedOut ? 0.9 : 1;
+        status === 'none'
+          ? 0.03
+          : status === 'unread'
+            ? header
+              ? 0.02
+              : -0.3
+            : problems.length > 0
+              ? 0.5
+              : row.commentedOut
+                ? 0.9
+                : 1;
       // A name of many words is more likely a sentence that was cut in two.
       if (called.split(' ').length > 12) own -= 0.6;
     }
     sense += own * (rows.length / body.length);
   }
-  return sense;
+  // One sign before everything is no key, but a mark.
+  const all = [...written.values()].reduce((sum, count) => sum + count, 0);
+  return all > 8 && Math.max(...written.values()) > 0.5 * all ? 0.2 * sense : sense;
 }
 
 /** Whether most lines can be of YAML: names with a colon behind them, items, comments, what is set in from them. */

@@ -26,7 +26,7 @@ export function keysText(text: string, mac: boolean): string {
   );
   cell = forPlatform(cell, mac);
   cell = bothPlatforms(withoutNotes(cell));
-  cell = cell.replace(/(?<=\S)\s*(?:[¹²³⁴⁵⁶⁷⁸⁹†‡]+|\[(?:\d{1,2}|default|standard|Standard)\])/gu, '').trim();
+  cell = cell.replace(/(?<=\S) ?(?:[¹²³⁴⁵⁶⁷⁸⁹†‡]{1,9}|\[(?:\d{1,2}|default|standard|Standard)\])/gu, '').trim();
   if (/[\p{L}\p{N}]\*/u.test(cell) && !PAD_END.test(cell)) cell = trimEnd(cell, '*');
   // A mark that stands apart leads to a note, but for the key itself behind a plus.
   return cell
@@ -57,10 +57,10 @@ const PAIRS: readonly RegExp[] = [
   /«\s?([^«»\n]{1,80})\s?»/gu,
   /(?<![\p{L}+-])‘([^‘’\n]{2,80})’/gu,
   /(?<=^|[\s,(/+-])"([^"\n]{1,80})"(?=$|[\s,)/;+-])/gu,
-  /(?<=^|[\s,(/+-])'([^'\n]{1,80})'(?=$|[\s,)/;+-])/gu,
+  /(?<=^|[\s,(/+-])'([^'\n]{1,30})'(?=$|[\s,)/;+-])/gu,
   /(?<=^|[\s,(/+-])\*\*([^*\n]{1,80})\*\*/gu,
   /(?<=^|[\s,(/+-])__([^_\n]{1,80})__/gu,
-  /(?<=^|[\s,(/+-])\*([\p{L}\p{N}][^*\n]{0,80})\*(?=$|[\s,)/;+-])/gu,
+  /(?<=^|[\s,(/+-])\*([^*\s][^*\n]{0,80})\*(?=$|[\s,)/;+-])/gu,
 ];
 
 /** Of what is told for several platforms, what is for the list's own; all where nothing is left. */
@@ -71,7 +71,7 @@ function forPlatform(text: string, mac: boolean): string {
       .replace(/\(([^()]{1,60}) on (?:an? |the )?(?:mac|macos|os ?x)\)/giu, mac ? 'or $1' : ''),
     mac,
   );
-  const head = /^\s*([\p{L} /,&]{2,20})\s*:\s*(?=\S)/u.exec(cell);
+  const head = /^([\p{L}/,&][\p{L} /,&]{0,20}): ?(?=\S)/u.exec(cell);
   if (head && OTHERS.test((head[1] ?? '').trim())) cell = cell.slice(head[0].length);
   const parts = cell.split(/(?<=\)) ?[,;/|]? ?(?:or )?(?=[^\s,;/|)])/u);
   if (parts.length > 1) {
@@ -79,7 +79,7 @@ function forPlatform(text: string, mac: boolean): string {
     const own = parts.filter((_, i) => !(mac ? OTHERS : MAC).test(noted[i] ?? ''));
     if (own.length > 0 && own.length < parts.length) cell = own.join(' or ');
   }
-  const bare = cell.replace(/\s*\(([^()]{2,24})\)/gu, (all, note: string) =>
+  const bare = cell.replace(/ ?\(([^()]{2,24})\)/gu, (all, note: string) =>
     MAC.test(note) || OTHERS.test(note) ? '' : all,
   );
   return bare.trim() === '' ? text : bare;
@@ -141,7 +141,7 @@ function withoutNotes(text: string): string {
 function noteSays(inside: string, before: string, square: boolean): string | null {
   if (HELD.test(inside)) return ' (hold)';
   if (PAD.test(inside) && inside.split(' ').length < 6) return ' (numpad)';
-  const other = /^(?:or|oder|ou|also|auch|aussi|también|o)\s+(.+)$/iu.exec(inside)?.[1];
+  const other = /^(?:or|oder|ou|also|auch|aussi|también|o) (\S.*)$/iu.exec(inside)?.[1];
   if (other !== undefined && parseChord(other).ok) return ` or ${other}`;
   if (square) return null;
   // A sign behind its own name says it once more.

@@ -7,7 +7,7 @@ import { programFromReading } from './programFromReading';
 import { readCommandList } from './readCommandList';
 import { readKeysCell } from './readKeysCell';
 
-const row = (...cells: string[]) => ({ line: 1, cells, heading: false });
+const row = (...cells: string[]) => ({ line: 1, cells, heading: false, spans: cells.map(() => [0, 0] as const) });
 
 describe('the heads of columns', () => {
   it.each<[Role | null, string]>([
@@ -34,7 +34,7 @@ describe('the heads of columns', () => {
   it('are told from rows that fill the columns', () => {
     expect(
       [row('Command', 'Keys'), { ...row('Lift stain', 'Keys'), heading: true }, row('Command', 'Keys', 'Odd')].map(
-        isHeaderRow,
+        (one) => isHeaderRow(one),
       ),
     ).toEqual([true, true, true]);
     for (const not of [
@@ -52,7 +52,7 @@ describe('the heads of columns', () => {
 describe('what columns hold', () => {
   const roles = (head: readonly string[] | null, ...rows: string[][]) =>
     guessRoles(
-      head && row(...head),
+      head,
       rows.map((cells) => row(...cells)),
     );
   it.each<[string, readonly string[] | null, string[][], Role[]]>([
@@ -194,8 +194,8 @@ describe('a cell of keys', () => {
     ['minus', 'keys', ['-']],
     ['Ctrl+K (only on the pen)', 'keys', ['Mod+K']],
     ['Space (hold)', 'keys', ['hold:Space']],
-    ['(F2)', 'unread', []],
-    ['Ctrl+K (F2)', 'unread', []],
+    ['(F2)', 'keys', ['F2']],
+    ['Ctrl+K (F2)', 'keys', ['Mod+K', 'F2']],
     ['Ctrl+K (see (both) below)', 'unread', []],
     ['F2 (the (inner) one)', 'unread', []],
     ['F2 (left open', 'unread', []],
@@ -340,19 +340,19 @@ describe('a list', () => {
         'heading — Names the columns.',
         'heading — A heading: the rows below it live there.',
         'used — FILE › File › New › Blank sheet…: Mod+N',
-        'used — FILE › File › Blank › From scan…: Mod+Shift+N',
+        'partly — FILE › File › Blank › From scan…:  — It has keys on a Mac alone. The command comes in without a key.',
         "partly — FILE › File › Close:  — “drag” needs the mouse or pen, so it isn't kept as keys. The command comes in without a key.",
         'heading — Stands in row 5 already; its keys are added there.',
         "partly — FILE › File › Lift:  — We don't know a key called “Shfit+L”. Perhaps Ctrl+Shift+L is meant. The command comes in without a key.",
         'unused — There is no name in this row.',
-        'unused — The name is longer than 120 characters, so it is more likely a text than a command.',
+        `partly — FILE › File › ${'Long '.repeat(24).trim().slice(0, 119).trimEnd()}…: F6 — Its name is longer than 120 characters and is kept up to there.`,
         'unused — There is no name in this row.',
         'heading — A heading: the rows below it live there.',
         'unused — Looks like a footnote.',
         'unused — Looks like a footnote.',
         'unused — Looks like a footnote.',
         'unused — Looks like a footnote.',
-        'used — Look › Step in: Mod+I',
+        'partly — Look › Step in:  — It has keys on a Mac alone. The command comes in without a key.',
       ].map((one) => one.replace('Close:  —', one.includes('drag') ? 'Close: F4 —' : 'Close:  —')),
     );
   });
@@ -362,7 +362,7 @@ describe('a list', () => {
       'unused — No column is chosen as the name.',
     ]);
     expect(told('Undo,Edit,Ctrl+Z', [['name', 'path', 'keys']])).toEqual(['used — Edit › Undo: Mod+Z']);
-    expect(() => readCommandList('<html><p>None</p></html>')).toThrow('There are no tables on this page.');
+    expect(() => readCommandList('<html><p>None</p></html>')).toThrow('There are no tables or lists on this page.');
     expect(() => readCommandList(' \n ')).toThrow('There is no list here: no row has anything in it.');
   });
   it('says only so often what was probably meant', () => {

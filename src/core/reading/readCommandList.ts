@@ -66,7 +66,9 @@ export function readCommandList(text: string, chosen: readonly (readonly Role[] 
 /** The same for tables that were found already, such as the sheets of a workbook. */
 export function understandTables(raw: RawTables, chosen: readonly (readonly Role[] | null)[] = []): Reading {
   const tables = raw.tables.map((table) =>
-    mayHoldSettings(raw.format) && (namesOthers(table) || !holdsKeys(table, raw.format === 'text in columns' ? 0.5 : 0.34)
+    mayHoldSettings(raw.format) &&
+    (namesOthers(table) ||
+      !holdsKeys(table, raw.format === 'text in columns' ? 0.5 : raw.format === 'settings' ? 0.25 : 0.34))
       ? leftOut(table)
       : table,
   );
@@ -208,6 +210,7 @@ type Reader = {
 
 /** Where nearly all lines with keys are commented out, the file tells what holds without it. */
 function commentsAreKept(tables: readonly RawTable[], of: readonly Group[], manner: Manner): boolean {
+  if (!tables.some((table) => table.rows.some((row) => row.commentedOut))) return false;
   let [out, all] = [0, 0];
   tables.forEach((table, t) => {
     const column = of[t]?.roles.indexOf('keys') ?? -1;
@@ -284,7 +287,8 @@ function readTable(table: RawTable, header: Header, roles: readonly Role[], read
       .slice(0, 8);
     const windows = keysIn(row, keysColumn, manner);
     const onlyMac = windows.status === 'none' && reader.filled;
-    const macs = windows.status === 'keys' ? windows : keysIn(row, roles.indexOf('Mac keys'), { ...manner, dialect: 'mac' });
+    const macs =
+      windows.status === 'keys' ? windows : keysIn(row, roles.indexOf('Mac keys'), { ...manner, dialect: 'mac' });
     const found =
       onlyMac && macs.status === 'keys'
         ? { ...windows, problems: ['It has keys on a Mac alone.'] }
@@ -330,7 +334,9 @@ function readTable(table: RawTable, header: Header, roles: readonly Role[], read
         ? [`Its name is longer than ${LONGEST_NAME} characters and is kept up to there.`]
         : []),
       ...keys.problems,
-      ...(outOfUse ? [] : nearestTo(row.cells[keysColumn], keys.problems, manner.dialect, hints)),
+      ...(outOfUse || (onlyMac && macs.status === 'keys')
+        ? []
+        : nearestTo(row.cells[keysColumn], keys.problems, manner.dialect, hints)),
     ].join(' ');
     const brought =
       keys.problems.length === 0

@@ -187,7 +187,9 @@ describe('reading a command list', () => {
     expect(() => readCommandList(`<table>${'<tr><td>a</td><td>b</td></tr>'.repeat(20_010)}</table>`)).toThrow(
       /20,000 rows/,
     );
-    expect(() => readCommandList('<html><p>No tables</p></html>')).toThrow('There are no tables on this page.');
+    expect(() => readCommandList('<html><p>No tables</p></html>')).toThrow(
+      'There are no tables or lists on this page.',
+    );
     expect(() => readCommandList('')).toThrow(UnreadableList);
     expect(() => readCommandList('<table>'.repeat(1) + '<div>'.repeat(30_000))).toThrow(UnreadableList);
     const wide = readCommandList(

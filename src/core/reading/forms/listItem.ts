@@ -1,5 +1,8 @@
+import { trimEnd } from '../../text/trimEnd';
 import type { Written } from './cells';
 
+/** What may stand between keys that are one cell. */
+const BESIDE = /^(?:[\s+\-/,]|\b(?:or|oder|ou|o|and|then)\b){0,6}$/iu;
 /** Between a name and its keys, or keys and what they do. */
 const BETWEEN = /\s*(?::\s|\s[-–—=→]\s|\t|\s{3,}|\s\|\s|::|=>)\s*/u;
 
@@ -24,7 +27,7 @@ export function sidesOfItem(item: Written, marked: readonly (readonly [number, n
     // Marks that follow each other with little between them are one cell of keys.
     let end = first[1];
     for (const [from, to] of marked.slice(1)) {
-      if (!/^[\s+\-/,]*(?:or|oder|ou|o|and|then)?[\s+\-/,]*$/iu.test(text.slice(end, from))) break;
+      if (!BESIDE.test(text.slice(end, from))) break;
       end = to;
     }
     const rest = text.slice(end);
@@ -40,10 +43,10 @@ export function sidesOfItem(item: Written, marked: readonly (readonly [number, n
   ) {
     let begin = last[0];
     for (const [from, to] of marked.slice(0, -1).reverse()) {
-      if (!/^[\s+\-/,]*(?:or|oder|ou|o|and|then)?[\s+\-/,]*$/iu.test(text.slice(to, begin))) break;
+      if (!BESIDE.test(text.slice(to, begin))) break;
       begin = from;
     }
-    const name = text.slice(0, begin).replace(/[\s:–—=→|([-]+$/u, '');
+    const name = trimEnd(text.slice(0, begin), ' \n\t:–—=→|([-');
     if (name.trim() !== '') return [part(0, name.length), part(begin, last[1])];
   }
   const found = BETWEEN.exec(text);

@@ -1,3 +1,4 @@
+import { trimEnd } from '../../text/trimEnd';
 import { MOST_COLUMNS, MOST_ROWS, type RawRow, type RawTable, type RawTables, UnreadableList } from '../tables';
 import { partOf, rowCells, type Written } from './cells';
 import { type Line, linesOf } from './lines';
@@ -51,6 +52,12 @@ export function readColumns(text: string): RawTables {
       rows.push(leftOf(line, 'A line that is only drawn.'));
       continue;
     }
+    const term = at === null ? termOf(line, next) : null;
+    if (term && next) {
+      rows.push({ line: line.number, ...rowCells([term, partOf(next, 0)]), heading: false });
+      i++;
+      continue;
+    }
     const read = partsOf(line, at);
     const heading = headingOf(read, next);
     if (heading !== null) {
@@ -72,6 +79,14 @@ export function readColumns(text: string): RawTables {
   }
   close();
   return { title: null, format: 'text in columns', tables };
+}
+
+/** A term that is told of in the next line, which is set in: `term::` or `term:` above it; null where the line is none. */
+function termOf(line: Line, next: Line | undefined): Written | null {
+  const body = line.text.trimEnd();
+  if (!next || !/::$/u.test(body) || !/^\s+\S/u.test(next.text)) return null;
+  const indent = (text: string): number => text.length - text.trimStart().length;
+  return indent(next.text) > indent(body) ? partOf(line, 0, trimEnd(body, ':').length) : null;
 }
 
 const leftOf = (line: Line, left: string): RawRow => ({
@@ -109,6 +124,8 @@ function partsOf(line: Line, at: readonly number[] | null): Parts {
   let from = body.length - body.trimStart().length;
   const boxed = /^[│┃║]/u.test(body.trimStart()) || (/^\|[ \t]/u.test(body.trimStart()) && body.endsWith('|'));
   if (boxed) from++;
+  // A bullet is no part of what it stands before.
+  else if (/^[*•·‣-] (?=\S)/u.test(body.slice(from, from + 3))) from += 2;
   GAP.lastIndex = from;
   for (let gap = GAP.exec(body); gap; gap = GAP.exec(body)) {
     DASH.lastIndex = gap.index + gap[0].length;
@@ -165,5 +182,5 @@ function headingOf({ parts }: Parts, next: Line | undefined): string | null {
   const marked = /^(?:=+|#+)\s+\S/u.test(text) || /^\d+(?:\.\d+)*\.\s+\p{Lu}/u.test(text);
   const capitals = text === text.toUpperCase() && /\p{Lu}{3}/u.test(text) && !/[+<>|]/u.test(text);
   if (!underlined && !marked && !capitals && !/[^:]:$/u.test(text)) return null;
-  return text.replace(/^(?:=+|#+|\d+(?:\.\d+)*\.)\s+|\s*[:=*~]+$/gu, '');
+  return trimEnd(text, ' :=*~').replace(/^(?:=+|#+|\d+(?:\.\d+)*\.)\s+/u, '');
 }

@@ -133,13 +133,41 @@ function fieldsOf(record: Tree, before = '', depth = 0): Field[] {
   });
 }
 
+const MASK = /^(?:mask|mods?|modifiers?)$/iu;
+const LETTERS: Readonly<Record<string, string>> = {
+  A: 'Alt',
+  C: 'Ctrl',
+  S: 'Shift',
+  '4': 'Super',
+  W: 'Super',
+  M: 'Meta',
+  H: 'Hyper',
+};
+
+/** The fields of a record with its keys in one, where modifiers and key stand in two. */
+function withMask(fields: readonly Field[]): readonly Field[] {
+  const mask = fields.find((one) => MASK.test(one.name));
+  const key = fields.find((one) => /^(?:key|keys|keysym|chord)$/iu.test(one.name));
+  if (!mask || !key) return fields;
+  const words = /^[ACSWMH4]+$/u.test(mask.text)
+    ? [...mask.text].map((letter) => LETTERS[letter] ?? letter)
+    : mask.text.split(/[|,+\s]+/u).filter((word) => word !== '' && !/^none$/iu.test(word));
+  return fields.flatMap((one) =>
+    one === mask ? [] : one === key ? [{ ...key, text: [...words, key.text].join('+') }] : [one],
+  );
+}
+
 function tableOf(
   place: readonly string[],
   records: readonly { at: number; fields: readonly Field[] }[],
   lineAt: Line,
 ): RawTable {
-  const names = [...new Set(records.flatMap((one) => one.fields.map((field) => field.name)))].slice(0, MOST_COLUMNS);
-  const rows = records.flatMap(({ at, fields }): RawRow[] => {
+  const names = [...new Set(records.flatMap((one) => withMask(one.fields).map((field) => field.name)))].slice(
+    0,
+    MOST_COLUMNS,
+  );
+  const rows = records.flatMap(({ at, fields: own }): RawRow[] => {
+    const fields = withMask(own);
     if (fields.length === 0) return [];
     const byName = new Map<string, Field>();
     for (const field of fields) if (!byName.has(field.name)) byName.set(field.name, field);

@@ -3,7 +3,7 @@ import { partOf, rowCells, unquoted, type Written } from './cells';
 import { type Line, linesOf } from './lines';
 import { tooMany } from './tooMany';
 
-const SECTION = /^\s*\[+([^\]]{1,120})\]+\s*(?:[#;].*)?$/u;
+const SECTION = /^\[{1,3}([^[\]]{1,120})\]{1,3}(?: ?[#;].*)?$/u;
 const COMMENT = /^\s*(?:[#;]|\/\/|--(?!\S))/u;
 
 /**
@@ -22,7 +22,7 @@ export function readSettings(text: string): RawTables {
   for (const line of linesOf(text)) {
     if (line.text.trim() === '') continue;
     if (++all > MOST_ROWS) throw new UnreadableList(tooMany);
-    const section = SECTION.exec(line.text)?.[1];
+    const section = SECTION.exec(line.text.trim())?.[1];
     if (section !== undefined) {
       close();
       headings = section
@@ -55,10 +55,30 @@ function settingOf(line: Line): RawRow {
 /** What stands on both sides of the sign of equality; a sign that is itself a key, as in `= = zoom`, is stepped over. */
 function sidesOf(line: Line, from: number): [Written, Written] | null {
   const rest = line.text.slice(from);
-  const found = /(?<=\S)\s*[:+?]?=(?!=)\s*|^\s*=\s*(?==)|(?<=^\s*[\w.-]{2,60}):\s+/u.exec(rest);
-  if (!found || rest.slice(0, found.index).trim() === '') return null;
-  const value = rest.slice(found.index + found[0].length);
-  const note = /(?<=\s)(?:#|;|\/\/)\s.*$/u.exec(value)?.index ?? value.length;
-  const start = from + found.index + found[0].length;
-  return [unquoted(partOf(line, from, from + found.index)), unquoted(partOf(line, start, start + note))];
+  const begin = rest.length - rest.trimStart().length;
+  // The sign that parts is not the first thing that stands there, and no other sign of equality follows it at once.
+  let at = rest.indexOf('=', begin + 1);
+  while (at >= 0 && rest[at + 1] === '=') at = rest.indexOf('=', at + 2);
+  const colon = /^[\w.-]{2,60}:(?=\s)/u.exec(rest.slice(begin, begin + 62))?.[0].length;
+  if (colon !== undefined && (at < 0 || begin + colon - 1 < at)) at = begin + colon - 1;
+  if (at < 0) return null;
+  const joint = rest[at] === '=' && at - 1 > begin && /[:+?]/u.test(rest[at - 1] ?? '') ? at - 1 : at;
+  const value = rest.slice(at + 1);
+  const note = noteIn(value);
+  return [unquoted(partOf(line, from, from + joint)), unquoted(partOf(line, from + at + 1, from + at + 1 + note))];
+}
+
+/** Where what is remarked behind a value begins: a comment sign with blanks on both sides. */
+function noteIn(value: string): number {
+  const found = ['#', ';', '//'].map((sign) => {
+    for (let at = value.indexOf(sign, 1); at >= 0; at = value.indexOf(sign, at + 1))
+      if (
+        /\s/u.test(value[at - 1] ?? '') &&
+        /\s/u.test(value[at + sign.length] ?? '') &&
+        value.slice(0, at).trim() !== ''
+      )
+        return at;
+    return value.length;
+  });
+  return Math.min(...found);
 }

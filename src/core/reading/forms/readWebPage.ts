@@ -297,7 +297,7 @@ function textOf(element: Element, depth: number): string {
     if (node.tagName === 'img') text += node.attrs.find((attr) => attr.name === 'alt')?.value ?? '';
     else if (node.tagName === 'sup' && isNoteMark(inner)) continue;
     // What only leads to the place itself says nothing.
-    else if (node.tagName === 'a' && /^\s*(?:[¶§#🔗⚓]|&para;)?\s*$/u.test(inner)) continue;
+    else if (node.tagName === 'a' && /^(?:[¶§#🔗⚓]|&para;)?$/u.test(inner.trim())) continue;
     else if (BREAKS.has(node.tagName)) text += `\n${inner}${node.tagName === 'br' ? '' : '\n'}`;
     else {
       const isKey = node.tagName === 'kbd' || node.tagName === 'key';
