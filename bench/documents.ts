@@ -84,7 +84,9 @@ export function readDocument(name: string): DocumentRead {
 
 /** All documents that were fetched; none where they were not. */
 export function readDocuments(only?: string): DocumentRead[] {
-  const names = readdirSync(TRUTH).map((file) => file.replace(/\.tsv$/u, ''));
+  const names = readdirSync(TRUTH)
+    .filter((file) => file.endsWith('.tsv'))
+    .map((file) => file.replace(/\.tsv$/u, ''));
   return names
     .filter((name) => (only === undefined || name === only) && existsSync(join(FETCHED, name)))
     .map(readDocument);

@@ -134,8 +134,11 @@ describe('bringing a program in', () => {
     await give('headings.html', new Uint8Array(readFileSync('src/core/reading/fixtures/headings.html')));
     await until(() => status('web page').includes('13 commands'));
     const rows = () => screen.getByRole('table', { name: 'Rows as they were understood' }).textContent ?? '';
-    await click(/^Not or not wholly understood/);
-    for (const reason of ['Looks like a footnote', 'needs the mouse or pen', 'There is no name in this row'])
+    await click(/^With a remark/);
+    await until(() => rows().includes('needs the mouse or pen'));
+    expect(rows()).not.toContain('Looks like a footnote');
+    await click(/^Left out/);
+    for (const reason of ['Looks like a footnote', 'There is no name in this row'])
       await until(() => rows().includes(reason));
     expect(rows()).not.toContain('Lift shadows');
     expect((screen.getByLabelText('Name of the program') as HTMLInputElement).value).toBe('Copperlamp 3');

@@ -37,14 +37,14 @@ const READERS: readonly Reader[] = [
     read: (text) => records('TOML', tomlTree(text), text),
     whole: true,
   },
-  { form: 'settings', fits: (text) => /[=:]/u.test(text), read: readSettings },
-  { form: 'bindings', fits: () => true, read: readBindings },
   {
     form: 'YAML',
     fits: (text) => mostlyYaml(text) && !nestsTooDeep(text),
     read: (text) => records('YAML', yamlTree(text), text),
     whole: true,
   },
+  { form: 'settings', fits: (text) => /[=:]/u.test(text), read: readSettings },
+  { form: 'bindings', fits: () => true, read: readBindings },
   { form: 'text in columns', fits: () => true, read: readColumns },
 ];
 

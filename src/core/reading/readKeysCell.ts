@@ -1,6 +1,7 @@
 import { type ChordText, canonicalText } from '../chord/chord';
 import { type Dialect, parseChord } from '../chord/parseChord';
 import { parseChords } from '../chord/parseChords';
+import { respelled } from '../chord/respelled';
 import { keyRange } from './keyRange';
 import { keysText } from './keysText';
 import { type Manner, PLAIN_MANNER } from './mannerOf';
@@ -74,5 +75,5 @@ function partInManner(part: string, dialect: Dialect, capitals: boolean, strokes
   // What is a key or a chord by itself is that; two letters that are short for a sign are not.
   const alone = /^[\p{L}\d]{2,}$|[+^]|.-./u.test(part) || (signs.length === 1 && signs[0] === part);
   if (alone && !/^[lg]t$/iu.test(part) && parseChord(part, dialect).ok) return part;
-  return signs.map(shifted).join(' then ');
+  return signs.map((one) => (one.length > 1 ? respelled(one) : shifted(one))).join(' then ');
 }

@@ -5,9 +5,11 @@ import { describe, expect, it } from 'vitest';
 import { growthOf } from '../../testing/growthOf';
 import { rowsOf } from '../keymap/keymap';
 import { decodeText } from './decodeText';
+import { mannerOf } from './mannerOf';
 import { programFromReading } from './programFromReading';
 import { type Reading, readCommandList } from './readCommandList';
-import { UnreadableList } from './tables';
+import { readKeysCell } from './readKeysCell';
+import { type FormRead, UnreadableList } from './tables';
 
 const fixture = (name: string) => readFileSync(fileURLToPath(new URL(`./fixtures/${name}`, import.meta.url)));
 const page = (name: string): Reading => {
@@ -206,5 +208,113 @@ describe('reading a command list', () => {
       }),
       { numRuns: 500 },
     );
+  });
+});
+
+describe('keys as they are written', () => {
+  const rows = fixture('writtenKeys.tsv')
+    .toString()
+    .split('\n')
+    .filter((line) => line !== '' && !/^##? /.test(line))
+    .map((line) => line.split('\t') as [string, string]);
+
+  it('are read in all the ways there are, and never wrong in silence', () => {
+    expect(rows.length).toBeGreaterThan(550);
+    const read = rows.map(([text, wanted]) => {
+      const { status, chords, problems } = readKeysCell(text, 'windows');
+      const said = status === 'none' ? 'none' : status === 'unread' ? 'remark' : chords.join(' | ');
+      return {
+        text,
+        wanted,
+        said: wanted === 'remark' && problems.length > 0 ? 'remark' : said,
+        silent: problems.length === 0,
+      };
+    });
+    const wrong = read.filter(({ wanted, said }) => said !== wanted);
+    expect(wrong.filter(({ silent }) => silent)).toEqual([]);
+    expect(wrong.length).toBeLessThanOrEqual(2);
+  });
+
+  it('tell by all cells of a list whether capitals, blanks, commas and lone signs mean something', () => {
+    const read = (...cells: string[]) => {
+      const manner = mannerOf(cells);
+      return cells.map((cell) => readKeysCell(cell, manner.dialect, manner).chords.join(' | '));
+    };
+    expect(read('g', 'G', 'n', 'N', 'gg', 'dd', '<C-w>v', 'gT')).toEqual([
+      ...['G', 'Shift+G', 'N', 'Shift+N', 'G G', 'D D', 'Mod+W V', 'G Shift+T'],
+    ]);
+    expect(read('Ctrl+E, 2', 'Ctrl+E, 3', 'Ctrl+E, 1', 'Alt+V, Alt+I')).toEqual([
+      ...['Mod+E 2', 'Mod+E 3', 'Mod+E 1', 'Alt+V Alt+I'],
+    ]);
+    expect(read('Control+c XF86Copy', 'Home Control+a', 'End Control+e', 'Left Control+b')).toEqual([
+      ...['Mod+C', 'Home | Mod+A', 'End | Mod+E', 'ArrowLeft | Mod+B'],
+    ]);
+    expect([read('-', '+', '*', '?'), read('-', 'Ctrl+S', '-', '-')]).toEqual([
+      ['-', 'Plus', '*', '?'],
+      ['', 'Mod+S', '', ''],
+    ]);
+  });
+});
+
+describe('forms', () => {
+  const FORMS: Readonly<Record<FormRead, string | null>> = {
+    table: 'Menu;Command;Keys\nRepair;Lift stain;Ctrl+K\nRepair;Dust sweep;F3\n',
+    'web page':
+      '<!doctype html><h2>Repair</h2><dl><dt><kbd>Ctrl</kbd>+<kbd>K</kbd></dt><dd>Lift stain</dd><dt><kbd>F3</kbd></dt><dd>Dust sweep</dd></dl>',
+    Markdown: '# Keys\n\n## Repair\n\n- `Ctrl+K`: Lift stain\n- `F3`: Dust sweep\n',
+    settings: '; made by hand\n[Repair]\nLift stain = Ctrl+K\nDust sweep=F3 ; often\n',
+    bindings: '# keys\nbind Repair Ctrl-K Lift stain\nbind Repair F3 Dust sweep\nbind Repair F4 Press flat\n',
+    'text in columns': 'Repair\n======\n\nLift stain ........ Ctrl+K\nDust sweep ........ F3\n',
+    'accelerator map':
+      '; a map\n(accel_path "<Main>/Repair/Lift stain" "<Control>k")\n(accel_path "<Main>/Repair/Dust sweep" "F3")\n',
+    JSON: '// keys\n{"Repair": [{"command": "Lift stain", "keys": ["Ctrl+K"]}, {"command": "Dust sweep", "keys": "F3"},],}',
+    XML: '<?xml version="1.0"?><keys><Repair><bind keys="Ctrl+K">Lift stain</bind><bind keys="F3">Dust sweep</bind></Repair></keys>',
+    YAML: 'Repair:\n  - command: Lift stain\n    keys: Ctrl+K\n  - command: "Dust sweep"\n    keys: [F3]\n',
+    TOML: '[[Repair]]\ncommand = "Lift stain"\nkeys = "Ctrl+K"\n\n[[Repair]]\ncommand = "Dust sweep"\nkeys = "F3"\n',
+    workbook: null,
+  };
+
+  it.each(Object.entries(FORMS).flatMap(([form, text]) => (text === null ? [] : [[form, text] as const])))(
+    '%s is told by its content; names and keys are found where they stand',
+    (form, text) => {
+      const { format, rows, doubt } = readCommandList(text);
+      const commands = rows.flatMap(({ command, at }) => (command && at ? [{ command, at }] : []));
+      expect([format, doubt]).toEqual([form, null]);
+      expect(commands.slice(0, 2).map(({ command }) => [command.name, command.keys])).toEqual([
+        ['Lift stain', ['Mod+K']],
+        ['Dust sweep', ['F3']],
+      ]);
+      for (const { command } of commands) expect(command.path.join()).toMatch(/Repair/);
+      for (const { command, at } of commands) {
+        expect(text.slice(...at.name)).toBe(command.name);
+        expect(text.slice(...(at.keys ?? [0, 0]))).toMatch(/^(?:<Control>k|.*K.*|\W*(?:<kbd>)?F[34].*)$/s);
+      }
+    },
+  );
+
+  it('hold other things, too: what is no list of keys is left out with its reason, and a doubt is said', () => {
+    const { rows } = readCommandList(
+      '[font]\nsize = 12\nname = Serif\n\n[keys]\ncopy = Ctrl+C\npaste = Ctrl+V\n# cut = Ctrl+X\n',
+    );
+    expect(rows.map(({ line, result, command }) => [line, result, command?.name ?? ''])).toEqual([
+      [1, 'heading', ''],
+      [2, 'unused', ''],
+      [3, 'unused', ''],
+      [5, 'heading', ''],
+      [6, 'used', 'copy'],
+      [7, 'used', 'paste'],
+      [8, 'partly', 'cut'],
+    ]);
+    const doubtOf = (text: string) => readCommandList(text).doubt;
+    expect(doubtOf(Array.from({ length: 20 }, (_, i) => `Lift ${i},Often`).join('\n'))).toMatch(/Nearly none/);
+    expect(doubtOf(Array.from({ length: 9 }, (_, i) => `Lift ${i} with Ctrl+${i}`).join('\n'))).toMatch(
+      /names of commands/,
+    );
+    expect(readCommandList('Command,Keys\nLift,F2\nTrim,F2\nWash,F3\n').clashes).toBe(1);
+  });
+
+  it('takes no tool for the head of a table', () => {
+    const { rows } = readCommandList('Group,Command,Keys\nTools,Brush tool,B\nTools,Patch tool,\nTools,Crop tool,C\n');
+    expect(rows.map(({ command }) => command?.name ?? '')).toEqual(['', 'Brush tool', 'Patch tool', 'Crop tool']);
   });
 });

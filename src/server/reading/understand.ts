@@ -18,7 +18,7 @@ export type Understood =
   | { readonly kind: 'program file'; readonly contents: ProgramWithKeymaps };
 
 /**
- * Understands a file by its content, whatever it is called: our own JSON file, a web page with tables, separated text.
+ * Understands a file by its content, whatever it is called: our own JSON file, or a list of commands in any form that is read.
  * @throws Problem in a plain sentence; nothing is changed either way.
  */
 export function understand(bytes: Uint8Array, roles: readonly (readonly Role[] | null)[]): Understood {
@@ -29,11 +29,18 @@ export function understand(bytes: Uint8Array, roles: readonly (readonly Role[] |
     );
   const decoded = decodeText(bytes);
   if (!decoded.ok) throw new Problem('unreadable', decoded.message);
-  if (/^\s*\{/.test(decoded.text)) return { kind: 'program file', contents: readProgramFile(decoded.text) };
+  const isJson = /^\s*\{/.test(decoded.text);
+  if (isJson && decoded.text.includes('"gray-pin-'))
+    return { kind: 'program file', contents: readProgramFile(decoded.text) };
   try {
     const reading = readCommandList(decoded.text, roles);
+    // What is JSON and no list of keys was more likely meant as a file of ours.
+    if (isJson && !reading.rows.some(({ command }) => command && command.keys.length > 0))
+      return { kind: 'program file', contents: readProgramFile(decoded.text) };
     return { kind: 'list', reading, encoding: decoded.encoding };
   } catch (error) {
+    if (error instanceof UnreadableList && isJson)
+      return { kind: 'program file', contents: readProgramFile(decoded.text) };
     if (error instanceof UnreadableList) throw new Problem('unreadable', error.message);
     throw error;
   }

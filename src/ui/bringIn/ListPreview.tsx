@@ -1,10 +1,12 @@
 'use client';
 
+import Alert from '@mui/material/Alert';
 import { useMemo, useState } from 'react';
 import { pathText } from '@/core/program/program';
 import { ROLES, type Role } from '@/core/reading/columnRoles';
 import type { Preview } from '@/core/reading/preview';
 import type { ReadRow } from '@/core/reading/readCommandList';
+import type { FormRead } from '@/core/reading/tables';
 import { counted } from '@/core/text/sentence';
 import { FilterChip } from '../kit/FilterChip';
 import { Pick } from '../kit/Pick';
@@ -27,41 +29,63 @@ const ROLE_WORDS: Readonly<Record<Role, string>> = {
   kind: 'Kind',
   ignore: 'Leave out',
 };
-const SHOWN = ['all', 'used', 'not'] as const;
+const FORM_WORDS: Readonly<Record<FormRead, string>> = {
+  'web page': 'A web page',
+  table: 'A table',
+  Markdown: 'A Markdown text',
+  settings: 'A file of settings',
+  bindings: 'Lines that bind keys',
+  'text in columns': 'A text in columns',
+  'accelerator map': 'An accelerator map',
+  JSON: 'A JSON file',
+  XML: 'An XML file',
+  YAML: 'A YAML file',
+  TOML: 'A TOML file',
+  workbook: 'A workbook',
+};
+const SHOWN = ['all', 'used', 'partly', 'unused'] as const;
 const HEADS = ['Row', 'Command', 'Where', 'Keys', 'Remark'];
 const ROW = 36;
 
 /** What was understood of a list, row by row, and the columns it was read from, to be corrected. */
 export function ListPreview({ preview, busy, onRoles }: ListPreviewProps) {
-  const { groups, rows, format, dialect } = preview.reading;
+  const { groups, rows, format, dialect, doubt, clashes } = preview.reading;
   const [show, setShow] = useState<(typeof SHOWN)[number]>('all');
-  const commands = rows.filter((row) => row.command !== null);
-  const notUsed = rows.filter((row) => row.result === 'unused' || row.result === 'partly');
-  const withKeys = commands.filter((row) => (row.command?.keys.length ?? 0) > 0).length;
-  const shown = useMemo(
-    () =>
-      show === 'all'
-        ? rows
-        : show === 'used'
-          ? rows.filter((row) => row.command !== null)
-          : rows.filter((row) => row.result === 'unused' || row.result === 'partly'),
-    [rows, show],
+  const kinds = useMemo(
+    () => ({
+      all: rows,
+      used: rows.filter((row) => row.command !== null),
+      partly: rows.filter((row) => row.result === 'partly'),
+      unused: rows.filter((row) => row.result === 'unused'),
+    }),
+    [rows],
   );
+  const { used: commands, partly, unused } = kinds;
+  const withKeys = commands.filter((row) => (row.command?.keys.length ?? 0) > 0).length;
+  const shown = kinds[show];
   const labels = {
     all: `All rows ${rows.length}`,
     used: `Commands ${commands.length}`,
-    not: `Not or not wholly understood ${notUsed.length}`,
+    partly: `With a remark ${partly.length}`,
+    unused: `Left out ${unused.length}`,
   };
   return (
     <>
       <p role="status">
-        {format === 'web page' ? 'A web page' : 'A table'} ({preview.encoding}
+        {FORM_WORDS[format]} ({preview.encoding}
         {dialect === 'mac' ? ', Mac keys' : ''}) with <strong>{counted(commands.length, 'command')}</strong>, {withKeys}{' '}
-        of them with keys.{' '}
-        {notUsed.length === 0
-          ? 'Every row was understood.'
-          : `${counted(notUsed.length, 'row')} could not be used as ${notUsed.length === 1 ? 'it stands' : 'they stand'}.`}
+        of them with keys. {doubt === null && partly.length + unused.length === 0 && 'Every row was understood.'}
+        {partly.length > 0 && `${counted(partly.length, 'row')} ${partly.length === 1 ? 'has' : 'have'} a remark. `}
+        {unused.length > 0 &&
+          `${counted(unused.length, 'row')} ${unused.length === 1 ? 'is' : 'are'} left out, each with its reason. `}
+        {clashes > 0 && `On ${counted(clashes, 'chord')} several commands stand.`}
       </p>
+      {doubt !== null && (
+        <Alert severity="error">
+          This list was probably not understood as it is meant. {doubt} Look at what the columns hold and at the rows
+          that were left out before you bring it in.
+        </Alert>
+      )}
       <div className={styles.groups}>
         {groups.map((group, g) => (
           <fieldset key={group.header?.join() ?? `group ${g}`} className={`card ${styles.group}`}>
@@ -137,9 +161,9 @@ export function ListPreview({ preview, busy, onRoles }: ListPreviewProps) {
 
 const RESULT_WORDS: Readonly<Record<ReadRow['result'], string>> = {
   used: '',
-  partly: 'Partly used',
+  partly: '',
   heading: 'Not a command',
-  unused: 'Not used',
+  unused: 'Left out',
 };
 
 function RowView({ row, place }: { row: ReadRow; place: number }) {
@@ -159,13 +183,15 @@ function RowView({ row, place }: { row: ReadRow; place: number }) {
       <span role="cell" className="soft">
         {command ? pathText(command.path) : ''}
       </span>
-      <span role="cell" className="chords">
-        {command?.keys.map((chord) => (
-          <KeyCaps key={chord} chord={chord} />
-        ))}
+      <span role="cell">
+        <Row wraps gap={3}>
+          {command?.keys.map((chord) => (
+            <KeyCaps key={chord} chord={chord} />
+          ))}
+        </Row>
       </span>
       <span role="cell">
-        {row.result !== 'used' && <b>{RESULT_WORDS[row.result]}. </b>}
+        {RESULT_WORDS[row.result] !== '' && <b>{RESULT_WORDS[row.result]}. </b>}
         {row.why}
       </span>
     </div>

@@ -1,4 +1,5 @@
 import { trimEnd } from '../../text/trimEnd';
+import type { Span } from '../tables';
 import type { Written } from './cells';
 
 /** What may stand between keys that are one cell. */
@@ -10,17 +11,19 @@ const BETWEEN = /\s*(?::\s|\s[-–—=→]\s|\t|\s{3,}|\s\|\s|::|=>)\s*/u;
  * A line of a list as two cells where it has two sides: what is marked as keys or code at one end and the rest, or what
  * stands on both sides of the first colon, dash or tab.
  * @param marked where marks begin and end in the text, in order.
+ * @param placeOf where a part of the text stands in the file; without it, where all of it does.
  */
-export function sidesOfItem(item: Written, marked: readonly (readonly [number, number])[] = []): readonly Written[] {
+export function sidesOfItem(
+  item: Written,
+  marked: readonly (readonly [number, number])[] = [],
+  placeOf?: (from: number, to: number) => Span,
+): readonly Written[] {
   const { text, span } = item;
   const part = (from: number, to: number): Written => {
     const raw = text.slice(from, to);
     const start = from + raw.length - raw.trimStart().length;
     const bare = raw.trim();
-    return {
-      text: bare,
-      span: span[1] - span[0] === text.length ? [span[0] + start, span[0] + start + bare.length] : span,
-    };
+    return { text: bare, span: placeOf?.(start, start + bare.length) ?? span };
   };
   const [first, last] = [marked[0], marked.at(-1)];
   if (first && text.slice(0, first[0]).trim() === '') {

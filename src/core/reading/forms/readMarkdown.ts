@@ -66,7 +66,11 @@ export function readMarkdown(text: string): RawTables {
           if (!first) continue;
           const marks = marksIn(first, text);
           if (first.type === 'paragraph')
-            rows.push({ line: lineOf(first), ...rowCells(sidesOfItem(marks.cell, marks.marked)), heading: false });
+            rows.push({
+              line: lineOf(first),
+              ...rowCells(sidesOfItem(marks.cell, marks.marked, marks.placeOf)),
+              heading: false,
+            });
           if (rest.length > 0 || first.type !== 'paragraph') {
             add(rows.splice(0));
             walk(first.type === 'paragraph' ? rest : item.children, depth + 1);
@@ -108,9 +112,15 @@ const writtenOf = (node: Nodes, source: string): Written => marksIn(node, source
 function marksIn(
   node: Nodes,
   source: string,
-): { readonly cell: Written; readonly marked: readonly (readonly [number, number])[] } {
+): {
+  readonly cell: Written;
+  readonly marked: readonly (readonly [number, number])[];
+  readonly placeOf: (from: number, to: number) => Span;
+} {
   let text = '';
   const marked: [number, number][] = [];
+  /** Where each text begins in what is said, and in the source. */
+  const pieces: [said: number, source: number][] = [];
   let [from, to] = [Number.POSITIVE_INFINITY, 0];
   let open: number | null = null;
   const walk = (one: Nodes, depth: number): void => {
@@ -132,6 +142,7 @@ function marksIn(
       text += one.value;
       if (one.type === 'inlineCode') marked.push([begin, text.length]);
       const inner = one.type === 'inlineCode' ? (/^`+ ?/u.exec(source.slice(start, end))?.[0].length ?? 0) : 0;
+      pieces.push([begin, start + inner]);
       from = Math.min(from, start + inner);
       to = Math.max(to, end - inner);
     } else if (one.type === 'break') text += '\n';
@@ -146,10 +157,16 @@ function marksIn(
   const start = node.position?.start.offset ?? 0;
   const span: Span = from > to ? [start, start] : [from, to];
   const lead = text.length - text.trimStart().length;
+  const plain = tidyCell(text) === text.trim();
+  const inSource = (at: number): number => {
+    const piece = pieces.findLast(([said]) => said <= at + lead) ?? [0, start];
+    return piece[1] + at + lead - piece[0];
+  };
   return {
     cell: { text: tidyCell(text), span },
+    placeOf: (a: number, b: number): Span => (plain && b > a ? [inSource(a), inSource(b - 1) + 1] : span),
     // Places no longer fit where blanks were folded.
-    marked: (tidyCell(text) === text.trim() ? marked : [])
+    marked: (plain ? marked : [])
       .map(([a, b]) => [Math.max(0, a - lead), Math.max(0, b - lead)] as const)
       .sort((a, b) => a[0] - b[0]),
   };
