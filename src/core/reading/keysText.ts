@@ -21,7 +21,7 @@ const OTHERS =
 export function keysText(text: string, mac: boolean): string {
   let cell = withoutMarks(
     withoutOdd(text)
-      .replace(/[\u00AD\u200C\u200D\u2060]/gu, '')
+      .replace(/\u00AD|\u200C|\u200D|\u2060/gu, '')
       .replace(/[^\S\n]+/gu, ' '),
   );
   cell = forPlatform(cell, mac);
