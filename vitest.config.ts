@@ -24,7 +24,7 @@ export default defineConfig({
       // The core keeps nothing from one test to the next but what it works out again: one worker does for many files.
       { extends: true, test: { name: 'core', include: ['src/core/**/*.test.ts'], isolate: false } },
       // A page is made of a thousand files, which take longer to load than most tests on it; what a page keeps, a test puts back.
-      { extends: true, test: { name: 'screens', include: SCREENS, isolate: false } },
+      { extends: true, test: { name: 'screens', include: SCREENS, isolate: false, testTimeout: 150_000 } },
       {
         extends: true,
         test: { name: 'rest', include: ['src/**/*.test.{ts,tsx}'], exclude: ['src/core/**', ...SCREENS] },

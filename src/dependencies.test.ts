@@ -14,7 +14,19 @@ const MAY: Readonly<Record<string, readonly string[]>> = {
   app: ['core', 'schemas', 'server', 'ui', 'app'],
 };
 /** Packages the core may use: pure readers of text. */
-const CORE_PACKAGES = ['papaparse', 'parse5', 'stemmer'];
+const CORE_PACKAGES = [
+  '@rgrove/parse-xml',
+  'jsonc-parser',
+  'mdast',
+  'mdast-util-from-markdown',
+  'mdast-util-gfm-table',
+  'micromark-extension-gfm-table',
+  'papaparse',
+  'parse5',
+  'stemmer',
+  'toml-eslint-parser',
+  'yaml',
+];
 
 const files = readdirSync(src, { recursive: true, encoding: 'utf8' }).filter(
   (name) => /\.tsx?$/.test(name) && !name.includes('.test.'),

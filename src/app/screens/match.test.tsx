@@ -171,6 +171,7 @@ describe('a match', () => {
     await said(/2 things are new/);
     await click('See what is new');
     const shown = await dialog();
+    await within(shown).findAllByRole('listitem');
     expect(
       within(shown)
         .getAllByRole('listitem')

@@ -53,7 +53,7 @@ function inStrokes(text: string, dialect: Dialect): Chord | null {
   );
   if (strokes.length < said.length) return null;
   const held = (strokes[0]?.modifiers.length ?? 0) > 0;
-  const typed = strokes.every(({ key }) => key !== null && (/^.$/u.test(key) || key === 'Escape' || key === 'Space'));
+  const typed = said.every((part) => /^(?:\S|esc(?:ape)?|space)$/iu.test(part));
   return held || typed || text.includes('>') ? { hold: false, strokes } : null;
 }
 

@@ -17,6 +17,8 @@ import { type FormRead, type RawTables, UnreadableList } from './tables';
 /** So much of a text is read in every way there is, to see which makes most sense of it. */
 const TRIED = 40_000;
 const MOST_JUDGED = 300;
+/** The line under the head of a table in Markdown. */
+const RULED = /^\|? ?:?-{3,}:? ?\|[ :|-]*$/mu;
 
 type Reader = {
   readonly form: FormRead;
@@ -29,8 +31,8 @@ type Reader = {
 /** How a text without a form of its own may be read; of two that make as much sense, the earlier is taken. */
 const READERS: readonly Reader[] = [
   { form: 'accelerator map', fits: (text) => /^ {0,8};? {0,8}\([\w-]+ "/mu.test(text), read: readAccelerators },
-  { form: 'table', fits: () => true, read: readTextTable },
   { form: 'Markdown', fits: looksLikeMarkdown, read: readMarkdown },
+  { form: 'table', fits: () => true, read: readTextTable },
   {
     form: 'TOML',
     fits: (text) => /^[ \t]*[\w."'-]+ ?= ?\S/mu.test(text),
@@ -106,8 +108,10 @@ function bestOf(text: string): RawTables {
     // A part of a structured text is no such text.
     const tables = readOr(reader, reader.whole ? text : tried);
     if (!tables || tables.tables.length === 0) continue;
-    const sense = senseOf(tables) * (reader.whole ? Math.min(1, (3 * tried.length) / text.length) : 1);
-    if (!best || sense > best.sense + 0.001) best = { reader, sense, tables };
+    const ruled = reader.form === 'Markdown' && RULED.test(tried) ? 1.5 : 1;
+    const sense = senseOf(tables) * ruled * (reader.whole ? Math.min(1, (3 * tried.length) / text.length) : 1);
+    // What has a form of its own is that, unless another makes far more of it.
+    if (!best || sense > 1.1 * Math.max(0, best.sense) + 0.001) best = { reader, sense, tables };
   }
   if (!best) return readTextTable(text);
   return tried.length === text.length || best.reader.whole

@@ -49,15 +49,17 @@ function withoutMarks(text: string): string {
     .replace(/[‐‑‒]/gu, '-')
     .replace(/(?<=\p{L})[–—](?=\S)/gu, '-');
   for (const pair of PAIRS) cell = cell.replace(pair, '$1');
-  return cell;
+  // Straight quotes are keys as well: they are marks where nothing but signs between keys is beside them.
+  return cell.replace(/'[^'\n]{1,30}'|"[^"\n]{1,60}"/gu, (quoted, at: number) => {
+    const [before, after] = [cell[at - 1] ?? ' ', cell[at + quoted.length] ?? ' '];
+    return /[\s,(/+-]/u.test(before) && /[\s,)/;+-]/u.test(after) ? quoted.slice(1, -1) : quoted;
+  });
 }
 const PAIRS: readonly RegExp[] = [
   /``?([^`\n]{1,80})``?/gu,
   /“\s?([^“”\n]{1,80})\s?”/gu,
   /«\s?([^«»\n]{1,80})\s?»/gu,
   /(?<![\p{L}+-])‘([^‘’\n]{2,80})’/gu,
-  /(?<=^|[\s,(/+-])"([^"\n]{1,80})"(?=$|[\s,)/;+-])/gu,
-  /(?<=^|[\s,(/+-])'([^'\n]{1,30})'(?=$|[\s,)/;+-])/gu,
   /(?<=^|[\s,(/+-])\*\*([^*\n]{1,80})\*\*/gu,
   /(?<=^|[\s,(/+-])__([^_\n]{1,80})__/gu,
   /(?<=^|[\s,(/+-])\*([^*\s][^*\n]{0,80})\*(?=$|[\s,)/;+-])/gu,

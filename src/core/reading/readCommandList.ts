@@ -52,7 +52,7 @@ export type Reading = {
 const LONGEST_NAME = 120;
 const MOST_HINTS = 300;
 /** What stands between the steps of a path; cells have their spaces folded, and each step is trimmed. */
-const STEP = /[›»→|]| > /u;
+const STEP = /[›»→]| > /u;
 
 /**
  * Understands a list of commands, whatever form it has.
@@ -137,10 +137,13 @@ function holdsKeys({ rows, header }: RawTable, least: number): boolean {
     const said = /key|short ?cut|bind|accel|chord/iu.test(header?.[i] ?? '');
     const holds = sure > 0 && (sure >= least * filled.length || (said && sure >= 0.1 * filled.length));
     const words = filled.filter((cell) => cell.length > 2 && /\p{L}{2}/u.test(cell)).length;
-    const named = words - keys.filter((cell) => cell.length > 2).length;
-    return { holds, named: named >= 0.5 * filled.length && filled.length >= 0.5 * body.length };
+    const worded = words >= 0.5 * filled.length && filled.length >= 0.5 * body.length;
+    return { holds, worded, share: keys.length / Math.max(1, filled.length) };
   });
-  return columns.some((one, i) => one.holds && columns.some((other, k) => k !== i && other.named));
+  return columns.some(
+    (one, i) =>
+      one.holds && columns.some((other, k) => k !== i && other.worded && other.share < Math.max(0.5, one.share)),
+  );
 }
 
 /** Whether a part of a file gives other names to commands, which look like keys where they are short. */
@@ -409,6 +412,8 @@ function cleanName(text: string): string {
 
 /** A text without the marks at its end that lead to notes below: `*`, `†`, `²`, `[12]`. */
 function withoutNoteMarks(text: string): string {
+  // Between two of them stands a part of the name.
+  if (text.endsWith('*') && /[^*]/u.test(text.slice(text.indexOf('*')))) return text;
   for (let rest = text; ; ) {
     const shorter = trimEnd(rest, ' \n¹²³⁴⁵⁶⁷⁸⁹†‡*');
     const number = /\[\d{1,2}\]$/.exec(shorter.slice(-4))?.[0];

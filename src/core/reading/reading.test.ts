@@ -1,9 +1,16 @@
 import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { growthOf } from '../../testing/growthOf';
+import { fromProgramFile, type ProgramFile } from '../file/programFile';
 import { rowsOf } from '../keymap/keymap';
+import { makeSheet } from '../sheet/makeSheet';
+import type { SheetContents } from '../sheet/sheet';
+import { DEFAULT_SHEET } from '../sheet/sheetSpec';
+import { writeFragment, writePage } from '../sheet/writeHtml';
+import { writeCsv, writeMarkdown } from '../sheet/writeText';
 import { decodeText } from './decodeText';
 import { mannerOf } from './mannerOf';
 import { programFromReading } from './programFromReading';
@@ -316,5 +323,68 @@ describe('forms', () => {
   it('takes no tool for the head of a table', () => {
     const { rows } = readCommandList('Group,Command,Keys\nTools,Brush tool,B\nTools,Patch tool,\nTools,Crop tool,C\n');
     expect(rows.map(({ command }) => command?.name ?? '')).toEqual(['', 'Brush tool', 'Patch tool', 'Crop tool']);
+  });
+});
+
+describe('what goes out', () => {
+  const demo = join(import.meta.dirname, '../../../demo');
+  const programs = ['tarnlight', 'nibshore', 'quillmoor'].map((name) =>
+    fromProgramFile(JSON.parse(readFileSync(join(demo, `${name}.json`), 'utf8')) as ProgramFile),
+  );
+  /** Names as nobody should give them. */
+  const odd = fc.constantFrom(
+    'Pipe | bar',
+    '`tick`',
+    'A "quote", b; c',
+    '<b>Bold</b>',
+    'Lift *stain*',
+    'Mask_and_move',
+    "it's & co",
+    '50 % gray',
+  );
+
+  it('comes back: every line of a sheet as text, as Markdown and as a web page, in each notation', () => {
+    for (const { program, factory } of programs)
+      for (const notation of ['windows', 'mac', 'symbols'] as const) {
+        const spec = { ...DEFAULT_SHEET, form: 'reference', notation } as const;
+        const request = { program, keymapName: 'Kept', keymap: factory, factory, footer: '', spec };
+        const { contents } = makeSheet(request, '1 May 2026');
+        const wanted = contents.groups.flatMap(({ lines: all }) => all.map(({ name }) => name)).sort();
+        for (const text of [
+          writeCsv(contents),
+          writeMarkdown(contents),
+          writePage(contents),
+          writeFragment(contents),
+        ]) {
+          const reading = readCommandList(text);
+          const read = reading.rows.flatMap(({ command }) => command ?? []);
+          const names = new Set(read.map(({ name }) => name));
+          expect(wanted.filter((name) => !names.has(name))).toEqual([]);
+          expect(read.filter(({ keys }) => keys.length === 0).map(({ name }) => name)).toEqual([]);
+          expect([reading.doubt, reading.rows.filter(({ result }) => result === 'partly')]).toEqual([null, []]);
+        }
+      }
+  });
+
+  it('comes back whatever commands are called', () => {
+    fc.assert(
+      fc.property(fc.uniqueArray(odd, { minLength: 3 }), fc.constantFrom('windows', 'symbols'), (names, notation) => {
+        const lines = names.map((name, i) => ({
+          name,
+          keys: [notation === 'windows' ? ['Ctrl', `F${i + 1}`] : ['⌘', `F${i + 1}`]],
+          changed: false,
+        }));
+        const contents = {
+          title: 'Sheet',
+          notes: [],
+          groups: [{ title: 'Repair', lines }],
+        } as unknown as SheetContents;
+        for (const text of [writeMarkdown(contents), writePage(contents), writeFragment(contents)]) {
+          const read = readCommandList(text).rows.flatMap(({ command }) => command ?? []);
+          expect(read.map(({ name, keys }) => [name, keys])).toEqual(names.map((name, i) => [name, [`Mod+F${i + 1}`]]));
+        }
+      }),
+      { numRuns: 60 },
+    );
   });
 });

@@ -218,8 +218,8 @@ function tooDeepTags(text: string): boolean {
 }
 
 /** Elements of one name beside each other are a list. */
-export function xmlTree(document: XmlDocument, source: string): Tree {
-  const root = document.root;
+export function xmlTree(parsed: XmlDocument, source: string): Tree {
+  const root = parsed.root;
   return root ? ofElement(root, source, 0) : { kind: 'map', entries: [], span: [0, 0] };
 }
 

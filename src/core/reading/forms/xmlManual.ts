@@ -41,8 +41,8 @@ export function isManual({ root }: XmlDocument): boolean {
 }
 
 /** A manual in XML as the tree of a page that says the same. */
-export function manualTree(document: XmlDocument): { readonly childNodes: readonly Node[] } {
-  const tree = document.root ? elementOf(document.root, '', 0) : null;
+export function manualTree(parsed: XmlDocument): { readonly childNodes: readonly Node[] } {
+  const tree = parsed.root ? elementOf(parsed.root, '', 0) : null;
   return { childNodes: tree ? [tree as unknown as Node] : [] };
 }
 
