@@ -14,25 +14,17 @@ class InRandomOrder extends BaseSequencer {
   }
 }
 
-/** Tests of whole pages. */
-const SCREENS = ['src/app/screens/*.test.tsx', 'src/app/hooks.test.ts'];
-
 export default defineConfig({
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   test: {
     projects: [
       // The core keeps nothing from one test to the next but what it works out again: one worker does for many files.
       { extends: true, test: { name: 'core', include: ['src/core/**/*.test.ts'], isolate: false } },
-      // A page is made of a thousand files, which take longer to load than most tests on it; what a page keeps, a test puts back.
-      { extends: true, test: { name: 'screens', include: SCREENS, isolate: false, testTimeout: 150_000 } },
-      {
-        extends: true,
-        test: { name: 'rest', include: ['src/**/*.test.{ts,tsx}'], exclude: ['src/core/**', ...SCREENS] },
-      },
+      { extends: true, test: { name: 'rest', include: ['src/**/*.test.{ts,tsx}'], exclude: ['src/core/**'] } },
     ],
     globalSetup: 'src/testing/globalSetup.mjs',
     // No test is about how fast this machine is.
-    testTimeout: 60_000,
+    testTimeout: 120_000,
     hookTimeout: 60_000,
     // Screens wait for answers and disks: half as many again as there are cores leave none of them idle.
     maxWorkers: Math.ceil(availableParallelism() * 1.5),
