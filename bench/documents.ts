@@ -45,6 +45,11 @@ export function readDocument(name: string): DocumentRead {
     one.said ||= result === 'partly';
     found.set(plain(command.name), one);
   }
+  // A name that breaks off in the truth is known by its beginning.
+  const wholeOf = (called: string): string =>
+    called.endsWith('…')
+      ? ([...found.keys()].find((one) => one.startsWith(plain(called))) ?? plain(called))
+      : plain(called);
   const truth = readFileSync(join(TRUTH, `${name}.tsv`), 'utf8')
     .trim()
     .split('\n')
@@ -52,13 +57,13 @@ export function readDocument(name: string): DocumentRead {
   const wanted = new Map<string, { keys: Set<string>; remark: boolean; rows: number }>();
   for (const line of truth) {
     const [called = '', keys = ''] = line.split('\t');
-    const one = wanted.get(plain(called)) ?? { keys: new Set(), remark: false, rows: 0 };
+    const one = wanted.get(wholeOf(called)) ?? { keys: new Set(), remark: false, rows: 0 };
     for (const chord of keys.split(' | ').filter((part) => part !== '')) {
       if (chord === 'remark') one.remark = true;
       else if (chord !== 'mac') one.keys.add(chord);
     }
     one.rows++;
-    wanted.set(plain(called), one);
+    wanted.set(wholeOf(called), one);
   }
   const wrong: string[] = [];
   let [right, silent] = [0, 0];

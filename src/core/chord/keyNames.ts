@@ -367,7 +367,7 @@ export function isPrinted(key: string): boolean {
  */
 export function readKey(text: string, macWords: boolean): string | null {
   const low = text.toLowerCase().replace(/\s+/g, ' ').trim();
-  // In capitals it is a key of players.
+  // `Next` is what X calls Page Down; all in capitals it is another key.
   if (low === '' || text === 'NEXT') return null;
   const found = (macWords ? BY_MAC_WORD.get(low) : undefined) ?? BY_SPELLING.get(low) ?? CHARACTER_WORDS.get(low);
   if (found) return found;

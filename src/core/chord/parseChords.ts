@@ -1,3 +1,4 @@
+import { remembering } from '../text/remembering';
 import type { Chord } from './chord';
 import { type Dialect, parseChord } from './parseChord';
 
@@ -22,7 +23,19 @@ export function parseChords(text: string, dialect: Dialect): ParsedChords {
   return parseFolded(text.replace(/[^\S\n]+/gu, ' '), dialect);
 }
 
+/** Lists say the same short things again and again. */
+const SHORT = 40;
+const short: Readonly<Record<Dialect, (text: string) => ParsedChords>> = {
+  windows: remembering((text) => parsePart(text, 'windows')),
+  mac: remembering((text) => parsePart(text, 'mac')),
+  canonical: remembering((text) => parsePart(text, 'canonical')),
+};
+
 function parseFolded(text: string, dialect: Dialect): ParsedChords {
+  return text.length > SHORT ? parsePart(text, dialect) : short[dialect](text);
+}
+
+function parsePart(text: string, dialect: Dialect): ParsedChords {
   // Lines tell one thing each, if each of them does.
   const lines = text.split('\n').filter((line) => line.trim() !== '');
   if (lines.length > 1) {

@@ -17,8 +17,6 @@ const BY_LETTER: Readonly<Record<string, string>> = {
   d: 'Mod',
 };
 const GLUED = /^(?:Ctrl|Control|Alt(?!Gr)|Shift|Cmd|Command|Option|Opt|Meta|Super|Win|Strg|Umschalt)(?=[A-Z0-9])/u;
-/** W3C `code` values whose names are no words. */
-const CODES: Readonly<Record<string, string>> = { IntlBackslash: '<' };
 
 /**
  * A text about keys in the words that people use for them: what toolkits, settings and programs write instead. Names with
@@ -32,7 +30,7 @@ export function respelled(text: string): string {
     .replace(/^os(?=\+)/iu, 'Meta')
     .replace(/\b(?:Key([A-Z])|Digit(\d))\b/gu, '$1$2')
     .replace(/\b(Control|Shift|Alt|Meta)(?:Left|Right)(?=\s*[+-]\s*\S)/gu, '$1')
-    .replace(/\bIntlBackslash\b/gu, () => CODES.IntlBackslash ?? '<')
+    .replace(/\bIntlBackslash\b/gu, '<')
     .replace(/(?<=\p{L})_(?=[\p{L}\d])/gu, ' ')
     .replace(/ on (?:the )?(num ?pad|number pad|key ?pad)$/iu, ' (numpad)');
   // `^` before a key is Ctrl.

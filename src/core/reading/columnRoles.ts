@@ -1,5 +1,6 @@
+import { MODIFIER_WORDS } from '../chord/modifierWords';
 import { readKeysCell } from './readKeysCell';
-import type { RawRow } from './tables';
+import type { RawRow, RawTable } from './tables';
 
 /** What a column holds. A table has at most one of each but `ignore` and `path`. */
 export const ROLES = ['name', 'path', 'keys', 'Mac keys', 'kind', 'ignore'] as const;
@@ -38,6 +39,23 @@ export function isHeaderRow(row: Pick<RawRow, 'cells' | 'heading'>, first = true
   return first && named === filled.length && new Set(roles).size > 1;
 }
 
+/** Whether a cell reads as keys; words such as “command” alone are held keys as well, but no sign of them. */
+export const readsAsKeys = (cell: string): boolean =>
+  MODIFIER_WORDS[cell.toLowerCase()] === undefined && readKeysCell(cell, 'windows').status === 'keys';
+
+/** So far down may the row stand that names the columns. */
+const HEAD_WITHIN = 6;
+
+/** What names the columns of a table: a row of it, what its form says, or nothing. */
+export function headOf(table: RawTable): { readonly row: RawRow | null; readonly cells: readonly string[] | null } {
+  if (table.header) return { row: null, cells: table.header };
+  const row = table.rows
+    .filter((one) => one.left === undefined)
+    .slice(0, HEAD_WITHIN)
+    .find((one, i) => isHeaderRow(one, i < 2));
+  return { row: row ?? null, cells: row?.cells ?? null };
+}
+
 /**
  * The role of each column, from its heading and from what stands in it: keys are what reads as keys, the name is the
  * column with the most differing words, a path repeats or has steps.
@@ -54,13 +72,15 @@ export function guessRoles(header: readonly string[] | null, rows: readonly Pick
   const keyScore = columns.map(
     // Bare numbers are keys, too, but where others are read as well they count the rows.
     (c, i) =>
-      c.keys -
+      (said[i] === 'keys' || said[i] === 'Mac keys' ? c.keys : c.sure) -
       0.2 * c.numbers +
       0.3 * (c.filled / Math.max(1, body.length)) -
       0.3 +
       (said[i] === 'keys' || said[i] === 'Mac keys' ? 0.5 : said[i] ? -0.3 : 0),
   );
-  const byKeys = order(keyScore).filter((i) => (keyScore[i] ?? 0) >= 0.45);
+  const sure = order(keyScore).filter((i) => (keyScore[i] ?? 0) >= 0.45);
+  // One column is left for the names, however much like keys they are.
+  const byKeys = columns.some((c, i) => c.filled > 0 && !sure.includes(i)) ? sure : sure.slice(0, -1);
   const mac =
     byKeys.find((i) => said[i] === 'Mac keys') ?? byKeys.find((i) => (columns[i]?.mac ?? 0) > 0.3 && byKeys.length > 1);
   const keys = byKeys.find((i) => i !== mac);
@@ -97,6 +117,7 @@ type Column = {
   distinct: number;
   letters: number;
   keys: number;
+  sure: number;
   mac: number;
   steps: number;
   numbers: number;
@@ -112,6 +133,7 @@ function profileOf(cells: readonly string[]): Column {
     distinct: filled.length === 0 ? 0 : new Set(filled).size / filled.length,
     letters: share((cell) => /\p{L}{3}/u.test(cell)),
     keys: share((cell) => readKeysCell(cell, 'windows').status === 'keys'),
+    sure: share(readsAsKeys),
     mac: share((cell) => /[⌘⌥⌃]|\b(cmd|command|option)\b/i.test(cell)),
     steps: share((cell) => /\s[>›→»]\s/u.test(cell)),
     numbers: share((cell) => /^\d+$/.test(cell)),

@@ -1,4 +1,6 @@
-import { guessRoles, isHeaderRow } from './columnRoles';
+import { guessRoles, headOf } from './columnRoles';
+import { jsonTree } from './forms/jsonTree';
+import { lineAt } from './forms/lines';
 import { readAccelerators } from './forms/readAccelerators';
 import { readBindings } from './forms/readBindings';
 import { readColumns } from './forms/readColumns';
@@ -7,9 +9,11 @@ import { readRecords } from './forms/readRecords';
 import { readSettings } from './forms/readSettings';
 import { readTextTable } from './forms/readTextTable';
 import { readPage, readWebPage } from './forms/readWebPage';
-import { jsonTree, parsedXml, tomlTree, xmlTree, yamlTree } from './forms/structured';
+import { tomlTree } from './forms/tomlTree';
 import type { Tree } from './forms/tree';
 import { isManual, manualTree } from './forms/xmlManual';
+import { parsedXml, xmlTree } from './forms/xmlTree';
+import { yamlTree } from './forms/yamlTree';
 import { mannerOf } from './mannerOf';
 import { readKeysCell } from './readKeysCell';
 import { type FormRead, type RawTables, UnreadableList } from './tables';
@@ -83,20 +87,7 @@ function ofOneForm(text: string): RawTables | null {
 
 function records(format: FormRead, tree: Tree | null, text: string): RawTables | null {
   if (!tree) return null;
-  return { title: null, format, tables: readRecords(tree, linesIn(text)) };
-}
-
-/** Tells the number of the line a place is in; places that are asked for mostly come one after the other. */
-function linesIn(text: string): (at: number) => number {
-  let [line, from] = [1, 0];
-  return (at) => {
-    if (at < from) [line, from] = [1, 0];
-    for (let next = text.indexOf('\n', from); next >= 0 && next < at; next = text.indexOf('\n', from)) {
-      line++;
-      from = next + 1;
-    }
-    return line;
-  };
+  return { title: null, format, tables: readRecords(tree, lineAt(text)) };
 }
 
 function bestOf(text: string): RawTables {
@@ -156,10 +147,10 @@ export function senseOf({ tables }: RawTables): number {
   const written = new Map<string, number>();
   for (const table of tables) {
     const rows = table.rows.filter((row) => row.left === undefined && !row.heading);
-    const header = table.header ? null : (table.rows.find((row, i) => i < 6 && isHeaderRow(row, i < 2)) ?? null);
-    const body = rows.filter((row) => row !== header).slice(0, MOST_JUDGED);
+    const head = headOf(table);
+    const body = rows.filter((row) => row !== head.row).slice(0, MOST_JUDGED);
     if (body.length === 0) continue;
-    const roles = guessRoles(header?.cells ?? table.header ?? null, body);
+    const roles = guessRoles(head.cells, body);
     const [name, keys, path] = [
       roles.indexOf('name'),
       Math.max(roles.indexOf('keys'), roles.indexOf('Mac keys')),
@@ -167,8 +158,8 @@ export function senseOf({ tables }: RawTables): number {
     ];
     if (name < 0) continue;
     const manner = mannerOf(keys < 0 ? [] : body.map((row) => row.cells[keys] ?? ''));
-    let own = header && keys >= 0 ? 1 : 0;
-    for (const row of header || keys < 0 ? [] : body) {
+    let own = head.row && keys >= 0 ? 1 : 0;
+    for (const row of head.row || keys < 0 ? [] : body) {
       const cell = row.cells[keys] ?? '';
       if (cell !== '') written.set(cell, (written.get(cell) ?? 0) + 1);
     }
@@ -185,7 +176,7 @@ export function senseOf({ tables }: RawTables): number {
         status === 'none'
           ? 0.03
           : status === 'unread'
-            ? header
+            ? head.row
               ? 0.02
               : -0.3
             : problems.length > 0

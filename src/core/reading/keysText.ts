@@ -29,10 +29,8 @@ export function keysText(text: string, mac: boolean): string {
   cell = cell.replace(/(?<=\S) ?(?:[¹²³⁴⁵⁶⁷⁸⁹†‡]{1,9}|\[(?:\d{1,2}|default|standard|Standard)\])/gu, '').trim();
   if (/[\p{L}\p{N}]\*/u.test(cell) && !PAD_END.test(cell)) cell = trimEnd(cell, '*');
   // A mark that stands apart leads to a note, but for the key itself behind a plus.
-  return cell
-    .replace(/(?<=[\p{L}\p{N}]) \*+$/u, '')
-    .replace(LEAD, '')
-    .trim();
+  const bare = PAD_END.test(cell) ? cell : cell.replace(/(?<=[\p{L}\p{N}]) \*+$/u, '');
+  return bare.replace(LEAD, '').trim();
 }
 
 const LEAD =

@@ -17,12 +17,17 @@ export type Manner = {
 export const PLAIN_MANNER: Manner = { dialect: 'windows', capitals: false, strokes: false, apart: null, signs: false };
 
 const MOST_LOOKED_AT = 4000;
+/** A cell with more in it tells many ways at once, and no manner. */
+const LONGEST = 80;
 /** Several letters, or signs in brackets, with nothing between them. */
 const RUN = /^(?:<[^<>\s]{1,20}>|[^\s<>+]){2,5}$/u;
 
 /** How the keys in these cells are written. */
 export function mannerOf(cells: readonly string[]): Manner {
-  const looked = cells.slice(0, MOST_LOOKED_AT).map((cell) => (cell.length < 3 ? cell : keysText(cell, false)));
+  const looked = cells
+    .filter((cell) => cell.length <= LONGEST)
+    .slice(0, MOST_LOOKED_AT)
+    .map((cell) => (cell.length < 3 ? cell : keysText(cell, false)));
   const dialect = dialectOf(cells.slice(0, MOST_LOOKED_AT));
   const letters = new Set(looked.flatMap((cell) => cell.split(/[\s,]+/u)).filter((one) => /^\p{L}$/u.test(one)));
   const both = [...letters].filter((one) => one !== one.toLowerCase() && letters.has(one.toLowerCase())).length;

@@ -4,7 +4,8 @@ import { inferForms } from '../keymap/inferForms';
 import { type Keymap, keymapOf } from '../keymap/keymap';
 import { type Command, DEFAULT_RULES, EVERYWHERE, KINDS, type Kind, type Program } from '../program/program';
 import { slugs } from '../text/slug';
-import type { ListedCommand, Reading } from './readCommandList';
+import type { Reading } from './readCommandList';
+import type { ListedCommand } from './readTable';
 
 /** A program and its factory keymap from a list that was understood. */
 export function programFromReading(

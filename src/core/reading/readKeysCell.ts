@@ -16,7 +16,7 @@ export type KeysCell = {
 const NO_KEYS =
   /^[<(]?(?:[-–—]+|…|none|nothing|no (?:key|shortcut|default|binding)s?(?: (?:key|shortcut|binding)s?)?|n\/?a|nil|null|undefined|empty|disabled|unset|unbound|unassigned|not (?:set|assigned|bound|defined)|keine?r?s?|ohne|nicht (?:belegt|zugewiesen|festgelegt|gesetzt|vergeben)|aucune?|non (?:assignée?|attribuée?|définie?)|ningun[oa]|sin (?:asignar|atajo)|no (?:asignad|definid)[oa]|nessun[oa]|\?)[>)]?$/iu;
 const MOUSE =
-  /\b(?:click|drag|dblclick|double-click|wheel|scroll|mouse|tap|pen|stylus|klick|clic)\b|^(?:MBTN|WHEEL|Button\d|mouse)_?/iu;
+  /\b(?:click|drag|dblclick|double-click|wheel|scroll|mouse|tap|pen|stylus|klick|clic)\b|^(?:[A-Z]?BTN|WHEEL|Button\d|mouse)_?/iu;
 
 /** Reads a cell with several keys, "or", ranges, notes in brackets and note marks, as its list writes them. */
 export function readKeysCell(text: string, dialect: Dialect, manner: Manner = PLAIN_MANNER): KeysCell {

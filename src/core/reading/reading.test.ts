@@ -237,9 +237,7 @@ describe('keys as they are written', () => {
         silent: problems.length === 0,
       };
     });
-    const wrong = read.filter(({ wanted, said }) => said !== wanted);
-    expect(wrong.filter(({ silent }) => silent)).toEqual([]);
-    expect(wrong.length).toBeLessThanOrEqual(2);
+    expect(read.filter(({ wanted, said }) => said !== wanted)).toEqual([]);
   });
 
   it('tell by all cells of a list whether capitals, blanks, commas and lone signs mean something', () => {

@@ -5,7 +5,7 @@ import { useMemo, useState } from 'react';
 import { pathText } from '@/core/program/program';
 import { ROLES, type Role } from '@/core/reading/columnRoles';
 import type { Preview } from '@/core/reading/preview';
-import type { ReadRow } from '@/core/reading/readCommandList';
+import type { ReadRow } from '@/core/reading/readTable';
 import type { FormRead } from '@/core/reading/tables';
 import { counted } from '@/core/text/sentence';
 import { FilterChip } from '../kit/FilterChip';

@@ -21,3 +21,18 @@ export function linesOf(text: string): Line[] {
   }
   return lines;
 }
+
+/** Tells the number of the line that a place of a text is in. */
+export function lineAt(text: string): (place: number) => number {
+  const ends: number[] = [];
+  for (let at = text.indexOf('\n'); at >= 0; at = text.indexOf('\n', at + 1)) ends.push(at);
+  return (place) => {
+    let [low, high] = [0, ends.length];
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if ((ends[middle] ?? 0) < place) low = middle + 1;
+      else high = middle;
+    }
+    return low + 1;
+  };
+}

@@ -146,7 +146,9 @@ function waysOf(lines: readonly Line[]): ReadonlyMap<string, number> {
     told++;
     if (isKeys(first) && !/^:?=$/u.test(words[1]?.text ?? '')) bare++;
     const rest = words.slice(1).filter((one) => !/^-+[a-z]+$/iu.test(one.text));
-    if (/^[\\\p{L}][\p{L}_-]*$/u.test(first)) byWord.set(first, [...(byWord.get(first) ?? []), rest].slice(-LOOKED_AT));
+    const some = byWord.get(first);
+    if (some && some.length < LOOKED_AT) some.push(rest);
+    else if (!some && /^[\\\p{L}][\p{L}_-]*$/u.test(first)) byWord.set(first, [rest]);
   }
   const ways = new Map<string, number>();
   for (const [word, some] of byWord) {

@@ -1,8 +1,8 @@
 import { trimEnd } from '../../text/trimEnd';
-import { MOST_COLUMNS, MOST_ROWS, type RawRow, type RawTable, type RawTables, UnreadableList } from '../tables';
+import { MOST_COLUMNS, type RawRow, type RawTables } from '../tables';
 import { partOf, rowCells, type Written } from './cells';
 import { type Line, linesOf } from './lines';
-import { tooMany } from './tooMany';
+import { underHeadings } from './underHeadings';
 
 /** Blanks, the sides of a drawn box, leaders: what parts columns, where it is more than one blank. */
 const GAP = /(?:[ \t]+(?:\.{3}|\|)(?=[ \t]|$)|[ \t│┃║]+|\.{4,}|…{2,}|_{3,})+/gu;
@@ -16,7 +16,6 @@ const TAB = 8;
 type Parts = {
   readonly line: Line;
   readonly parts: readonly (Written & { readonly column: number })[];
-  readonly indent: number;
 };
 
 /**
@@ -26,59 +25,47 @@ type Parts = {
  */
 export function readColumns(text: string): RawTables {
   const lines = linesOf(text);
-  const tables: RawTable[] = [];
-  let [headings, rows]: [string[], RawRow[]] = [[], []];
-  const close = (): void => {
-    if (rows.length > 0) tables.push({ headings, rows });
-    rows = [];
-  };
-  let all = 0;
-  let at: number[] | null = null;
+  const found = underHeadings();
+  let headings: readonly string[] = [];
+  /** Where a ruler above says that the columns begin. */
+  let ruler: readonly number[] | null = null;
   for (let i = 0; i < lines.length; i++) {
     const line = lines[i] as Line;
     if (line.text.trim() === '') continue;
-    if (++all > MOST_ROWS) throw new UnreadableList(tooMany);
     const next = lines[i + 1];
     const ruled = rulesOf(line);
-    if (ruled) {
-      rows.push(leftOf(line, 'A line that is only drawn.'));
+    if (ruled || RULER.test(line.text) || DRAWN.test(line.text)) {
+      found.add(leftOf(line, 'A line that is only drawn.'));
+      if (!ruled) continue;
       // A line of rulers before an empty one ends what it parts.
-      const ends: boolean = at !== null && (next?.text ?? '').trim() === '';
-      at = ends ? null : ruled;
-      if (ends) close();
+      const ends: boolean = ruler !== null && (next?.text ?? '').trim() === '';
+      ruler = ends ? null : ruled;
+      if (ends) found.under(headings);
       continue;
     }
-    if (RULER.test(line.text) || DRAWN.test(line.text)) {
-      rows.push(leftOf(line, 'A line that is only drawn.'));
-      continue;
-    }
-    const term = at === null ? termOf(line, next) : null;
+    const term = ruler === null ? termOf(line, next) : null;
     if (term && next) {
-      rows.push({ line: line.number, ...rowCells([term, partOf(next, 0)]), heading: false });
+      found.add({ line: line.number, ...rowCells([term, partOf(next, 0)]), heading: false });
       i++;
       continue;
     }
-    const read = partsOf(line, at);
+    const read = partsOf(line, ruler);
     const heading = headingOf(read, next);
     if (heading !== null) {
-      close();
-      at = null;
+      ruler = null;
       headings = [heading];
-      rows.push({ ...leftOf(line, 'A heading: the rows below it live there.'), heading: true });
+      found.under(headings);
+      found.add({ ...leftOf(line, 'A heading: the rows below it live there.'), heading: true });
       continue;
     }
-    if (lines[i - 1]?.text.trim() === '' && !ruled) {
-      // A new paragraph begins a new row, wherever it begins.
-      rows.push(rowOf(read));
-      continue;
-    }
-    const above = rows.at(-1);
-    const goesOn = above && above.left === undefined ? goesOnWith(read, above, lines) : null;
-    if (goesOn) rows[rows.length - 1] = goesOn;
-    else rows.push(rowOf(read));
+    const above = found.last();
+    // A new paragraph begins a new row, wherever it begins.
+    const begins = lines[i - 1]?.text.trim() === '' || above?.left !== undefined;
+    const goesOn = above && !begins ? goesOnWith(read, above, lines) : null;
+    if (goesOn) found.goOn(goesOn);
+    else found.add(rowOf(read));
   }
-  close();
-  return { title: null, format: 'text in columns', tables };
+  return { title: null, format: 'text in columns', tables: found.tables() };
 }
 
 /** A term that is told of in the next line, which is set in: `term::` or `term:` above it; null where the line is none. */
@@ -107,7 +94,6 @@ function rulesOf(line: Line): number[] | null {
 }
 
 function partsOf(line: Line, at: readonly number[] | null): Parts {
-  const indent = columnAt(line.text, line.text.length - line.text.trimStart().length);
   if (at) {
     const parts = at.map((from, i) => ({
       ...partOf(line, from, Math.max(from, Math.min(at[i + 1] ?? line.text.length, line.text.length))),
@@ -117,7 +103,7 @@ function partsOf(line: Line, at: readonly number[] | null): Parts {
     const cut = at
       .slice(1)
       .some((from) => /\S/u.test(line.text[from - 1] ?? ' ') && /\S/u.test(line.text[from] ?? ' '));
-    if (!cut) return { line, parts, indent };
+    if (!cut) return { line, parts };
   }
   const parts: (Written & { column: number })[] = [];
   const body = line.text.trimEnd();
@@ -127,7 +113,7 @@ function partsOf(line: Line, at: readonly number[] | null): Parts {
   // A bullet is no part of what it stands before.
   else if (/^[*•·‣-] (?=\S)/u.test(body.slice(from, from + 3))) from += 2;
   GAP.lastIndex = from;
-  for (let gap = GAP.exec(body); gap; gap = GAP.exec(body)) {
+  for (let gap = GAP.exec(body); gap && parts.length < MOST_COLUMNS; gap = GAP.exec(body)) {
     DASH.lastIndex = gap.index + gap[0].length;
     const dash = /[ \t]$/u.test(gap[0]) ? (DASH.exec(body)?.[0].length ?? 0) : 0;
     if (gap[0] === ' ' && dash === 0) continue;
@@ -136,7 +122,7 @@ function partsOf(line: Line, at: readonly number[] | null): Parts {
     GAP.lastIndex = from;
   }
   if (from < body.length) parts.push({ ...partOf(line, from, body.length), column: columnAt(line.text, from) });
-  return { line, parts, indent };
+  return { line, parts };
 }
 
 /** The column a place in a line is seen in: tabs lead to the next eighth. */
@@ -156,7 +142,6 @@ function goesOnWith(read: Parts, above: RawRow, lines: readonly Line[]): RawRow 
   // What stands under the first column begins a row; what is set in from it goes on, under the column nearest to it.
   const empty = (read.parts[0]?.text ?? '') === '';
   if (!empty && first.column <= start + 1) return null;
-  if (!empty && first.column < second - 2 && read.parts.length > 1) return null;
   if (!empty && read.parts.length > 1 && first.column < second - 2) return null;
   const cells = [...above.cells];
   const spans = [...above.spans];

@@ -1,7 +1,7 @@
-import { MOST_ROWS, type RawRow, type RawTable, type RawTables, UnreadableList } from '../tables';
+import type { RawRow, RawTables } from '../tables';
 import { partOf, rowCells, unquoted, type Written } from './cells';
 import { type Line, linesOf } from './lines';
-import { tooMany } from './tooMany';
+import { underHeadings } from './underHeadings';
 
 const SECTION = /^\[{1,3}([^[\]]{1,120})\]{1,3}(?: ?[#;].*)?$/u;
 const COMMENT = /^\s*(?:[#;]|\/\/|--(?!\S))/u;
@@ -12,30 +12,23 @@ const COMMENT = /^\s*(?:[#;]|\/\/|--(?!\S))/u;
  * and marked so.
  */
 export function readSettings(text: string): RawTables {
-  const tables: RawTable[] = [];
-  let [headings, rows]: [string[], RawRow[]] = [[], []];
-  const close = (): void => {
-    if (rows.length > 0) tables.push({ headings, rows });
-    rows = [];
-  };
-  let all = 0;
+  const found = underHeadings();
   for (const line of linesOf(text)) {
     if (line.text.trim() === '') continue;
-    if (++all > MOST_ROWS) throw new UnreadableList(tooMany);
     const section = SECTION.exec(line.text.trim())?.[1];
-    if (section !== undefined) {
-      close();
-      headings = section
-        .split(/[.:/\\]/u)
-        .map((step) => step.trim().replace(/^"(.*)"$/u, '$1'))
-        .filter((step) => step !== '');
-      rows.push({ line: line.number, ...rowCells([partOf(line, 0)]), heading: true, left: 'Names a section.' });
+    if (section === undefined) {
+      found.add(settingOf(line));
       continue;
     }
-    rows.push(settingOf(line));
+    found.under(
+      section
+        .split(/[.:/\\]/u)
+        .map((step) => step.trim().replace(/^"(.*)"$/u, '$1'))
+        .filter((step) => step !== ''),
+    );
+    found.add({ line: line.number, ...rowCells([partOf(line, 0)]), heading: true, left: 'Names a section.' });
   }
-  close();
-  return { title: null, format: 'settings', tables };
+  return { title: null, format: 'settings', tables: found.tables() };
 }
 
 function settingOf(line: Line): RawRow {

@@ -1,0 +1,34 @@
+import { type Node as JsonNode, type ParseError, parseTree } from 'jsonc-parser';
+import { DEEPEST_TREE, type Entry, type Tree, tooDeep } from './tree';
+
+/** JSON, with comments and commas at the end too; null where the text is none. */
+export function jsonTree(text: string): Tree | null {
+  if (!/^[\s\uFEFF]*(?:[[{]|\/[/*])/u.test(text) || tooDeep(text)) return null;
+  const errors: ParseError[] = [];
+  const root = parseTree(text, errors, { allowTrailingComma: true });
+  return root && errors.length === 0 ? ofJson(root, 0) : null;
+}
+
+function ofJson(node: JsonNode, depth: number): Tree {
+  const span = [node.offset, node.offset + node.length] as const;
+  if (depth > DEEPEST_TREE) return { kind: 'text', text: '', span };
+  if (node.type === 'array')
+    return { kind: 'list', items: (node.children ?? []).map((one) => ofJson(one, depth + 1)), span };
+  if (node.type === 'object') {
+    const entries = (node.children ?? []).flatMap((pair): Entry[] => {
+      const [name, value] = pair.children ?? [];
+      return name && value
+        ? [
+            {
+              name: String(name.value),
+              nameSpan: [name.offset + 1, name.offset + name.length - 1],
+              value: ofJson(value, depth + 1),
+            },
+          ]
+        : [];
+    });
+    return { kind: 'map', entries, span };
+  }
+  const text = node.value === null || node.value === undefined ? '' : String(node.value);
+  return { kind: 'text', text, span: node.type === 'string' ? [span[0] + 1, span[1] - 1] : span };
+}

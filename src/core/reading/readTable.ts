@@ -1,0 +1,224 @@
+import type { ChordText } from '../chord/chord';
+import { nearestReading } from '../chord/nearestReading';
+import type { Dialect } from '../chord/parseChord';
+import { writeChord } from '../chord/writeChord';
+import { cutText } from '../text/cutText';
+import { cleanName } from './cleanName';
+import { type headOf, isHeaderRow, type Role } from './columnRoles';
+import type { FormFacts } from './formFacts';
+import type { Manner } from './mannerOf';
+import { readKeysCell } from './readKeysCell';
+import type { RawRow, RawTable, Span } from './tables';
+
+/** A command as a list gives it. */
+export type ListedCommand = {
+  readonly name: string;
+  readonly path: readonly string[];
+  readonly kind: string | null;
+  readonly keys: readonly ChordText[];
+};
+
+/** One row of the file and what became of it; `why` says what was not understood, or what the row was taken for. */
+export type ReadRow = {
+  readonly line: number;
+  readonly cells: readonly string[];
+  readonly result: 'used' | 'partly' | 'heading' | 'unused';
+  readonly why: string | null;
+  readonly command: ListedCommand | null;
+  /** Where in the text of the file the command's name, its place and its keys stand. */
+  readonly at: { readonly name: Span; readonly path: Span | null; readonly keys: Span | null } | null;
+};
+
+const LONGEST_NAME = 120;
+/** What stands between the steps of a path; cells have their spaces folded, and each step is trimmed. */
+const STEP = /[›»→]| > /u;
+
+/** What is so of the whole list while its tables are read, and what was read of it. */
+export type Reader = {
+  readonly facts: FormFacts;
+  readonly manner: Manner;
+  readonly seen: Map<string, number>;
+  readonly hints: { left: number };
+  /** Whether lines that are commented out tell the keys a program has anyway. */
+  readonly commentedOut: boolean;
+  /** Whether most commands have keys beside those on a Mac. */
+  readonly filled: boolean;
+  readonly out: ReadRow[];
+};
+
+/** Reads a table row by row into the list: each row as a command, a heading, or left out, with the reason. */
+export function readTable(
+  table: RawTable,
+  head: ReturnType<typeof headOf>,
+  roles: readonly Role[],
+  reader: Reader,
+): void {
+  const { facts, manner, seen, hints, out } = reader;
+  const under: string[] = [];
+  const nameColumn = roles.indexOf('name');
+  const keysColumn = roles.indexOf('keys');
+  const pathColumn = roles.indexOf('path');
+  for (const row of table.rows) {
+    const say = (result: ReadRow['result'], why: string | null, command: ListedCommand | null = null): void => {
+      const keysAt = row.spans[keysColumn >= 0 ? keysColumn : roles.indexOf('Mac keys')] ?? null;
+      const at = command && {
+        name: row.spans[nameColumn] ?? ([0, 0] as const),
+        path: row.spans[pathColumn] ?? null,
+        keys: keysAt,
+      };
+      out.push({ line: row.line, cells: row.cells, result, why, command, at });
+    };
+    if (row.left !== undefined) {
+      say(row.heading ? 'heading' : 'unused', row.left);
+      continue;
+    }
+    const filled = row.cells.filter((cell) => cell !== '');
+    if (facts.prose && filled.length === 1 && roles.length > 1 && (filled[0] ?? '').split(' ').length > 5) {
+      say('unused', 'A text between the rows.');
+      continue;
+    }
+    const only = filled.length === 1 ? (filled[0] ?? '') : null;
+    if (
+      row === head.row ||
+      (head.cells !== null && row.cells.join() === head.cells.join()) ||
+      (!table.header && isHeaderRow(row, false))
+    ) {
+      say('heading', 'Names the columns.');
+      continue;
+    }
+    if (only !== null && isFootnote(only)) {
+      say('unused', 'Looks like a footnote.');
+      continue;
+    }
+    if (only !== null && roles.length > 1 && isHeading(row, only, roles)) {
+      under.splice(0, under.length, cleanName(only));
+      say('heading', 'A heading: the rows below it live there.');
+      continue;
+    }
+    const steps = firstOf(row.cells[nameColumn] ?? '')
+      .split(facts.steps ? STEP : '\n')
+      .map(cleanName)
+      .filter((step) => step !== '');
+    const name = steps.pop() ?? '';
+    if (nameColumn < 0 || name === '') {
+      say('unused', nameColumn < 0 ? 'No column is chosen as the name.' : 'There is no name in this row.');
+      continue;
+    }
+    if (!/[\p{L}\p{N}]/u.test(name)) {
+      say('unused', 'There is no word in the name.');
+      continue;
+    }
+    const own = roles.flatMap((role, i) => (role === 'path' ? (row.cells[i] ?? '').split(STEP).map(cleanName) : []));
+    const path = [...table.headings, ...under, ...own, ...steps]
+      .filter((step, i, all) => step !== '' && step !== all[i - 1])
+      .slice(0, 8);
+    const windows = keysIn(row, keysColumn, manner);
+    const onlyMac = windows.status === 'none' && reader.filled;
+    const macs =
+      windows.status === 'keys' ? windows : keysIn(row, roles.indexOf('Mac keys'), { ...manner, dialect: 'mac' });
+    const found =
+      onlyMac && macs.status === 'keys'
+        ? { ...windows, problems: ['It has keys on a Mac alone.'] }
+        : windows.status === 'keys'
+          ? windows
+          : merge(windows, macs);
+    if (
+      row.commentedOut &&
+      found.status !== 'keys' &&
+      !(reader.commentedOut && (facts.binds || /^\S+$/u.test(name)) && (row.cells[keysColumn] ?? '') !== '')
+    ) {
+      say('unused', 'A comment.');
+      continue;
+    }
+    const outOfUse = row.commentedOut && !reader.commentedOut;
+    const keys = outOfUse ? { ...found, chords: [], problems: [COMMENTED_OUT] } : found;
+    const kindColumn = roles.indexOf('kind');
+    const command = {
+      name: whole(name),
+      path,
+      kind: kindColumn < 0 ? null : row.cells[kindColumn] || null,
+      keys: keys.chords,
+    };
+    // The same command once more adds its keys to the first.
+    const signature = [...path, name].join('\u0001').toLowerCase();
+    const earlier = seen.get(signature);
+    if (earlier !== undefined) {
+      const first = out[earlier];
+      if (first?.command)
+        out[earlier] = {
+          ...first,
+          ...(keys.problems.length > 0
+            ? { result: 'partly', why: [first.why, ...keys.problems].filter((one) => one !== null).join(' ') }
+            : {}),
+          command: { ...first.command, keys: [...new Set([...first.command.keys, ...keys.chords])] },
+        };
+      say('heading', `Stands in row ${first?.line} already; its keys are added there.`);
+      continue;
+    }
+    seen.set(signature, out.length);
+    const wrong = [
+      ...(name.length > LONGEST_NAME
+        ? [`Its name is longer than ${LONGEST_NAME} characters and is kept up to there.`]
+        : []),
+      ...keys.problems,
+      ...(outOfUse || (onlyMac && macs.status === 'keys')
+        ? []
+        : nearestTo(row.cells[keysColumn], keys.problems, manner.dialect, hints)),
+    ].join(' ');
+    const brought =
+      keys.problems.length === 0
+        ? ''
+        : ` The command comes in ${keys.chords.length > 0 ? 'with its other keys' : 'without a key'}.`;
+    say(wrong === '' ? 'used' : 'partly', wrong === '' ? null : `${wrong}${brought}`, command);
+  }
+}
+
+/** The name in a cell of several paragraphs: the first, unless the next goes on with it. */
+function firstOf(cell: string): string {
+  const at = cell.indexOf('\n');
+  if (at < 0) return cell;
+  const [first, rest] = [cell.slice(0, at), cell.slice(at + 1)];
+  return /^\p{Lu}/u.test(rest) && rest.split(' ').length > 3 ? first : cell.replace(/\n/g, ' ');
+}
+
+const COMMENTED_OUT = 'Its line is commented out.';
+const whole = (name: string): string =>
+  name.length > LONGEST_NAME ? `${cutText(name, LONGEST_NAME - 1).trimEnd()}…` : name;
+
+/** What a cell that was not understood was probably meant to say; only so often, so that no file can make us dwell. */
+function nearestTo(
+  cell: string | undefined,
+  problems: readonly string[],
+  dialect: Dialect,
+  hints: { left: number },
+): string[] {
+  if (cell === undefined || problems.length === 0 || hints.left === 0) return [];
+  hints.left--;
+  const near = nearestReading(cell, dialect);
+  return near ? [`Perhaps ${writeChord(near, dialect === 'mac' ? 'mac' : 'windows')} is meant.`] : [];
+}
+
+function keysIn(row: RawRow, column: number, manner: Manner) {
+  return readKeysCell(column < 0 ? '' : (row.cells[column] ?? ''), manner.dialect, manner);
+}
+
+function merge(a: ReturnType<typeof readKeysCell>, b: ReturnType<typeof readKeysCell>) {
+  return b.status === 'none'
+    ? a
+    : { ...b, problems: b.status === 'keys' ? b.problems : [...a.problems, ...b.problems] };
+}
+
+function isFootnote(text: string): boolean {
+  return (
+    /^(?:[*†‡§¹²³]|\[\d{1,2}\]|\(\d{1,2}\)|notes?\s*[:.]|\d\)\s)/iu.test(text) ||
+    (/[.!]$/.test(text) && text.split(' ').length > 7)
+  );
+}
+
+/** A row with a single text in it heads what follows, unless it can be a command that simply has no key. */
+function isHeading(row: RawRow, only: string, roles: readonly Role[]): boolean {
+  if (row.heading || /:$/.test(only)) return true;
+  const column = row.cells.indexOf(only);
+  if (roles[column] === 'path') return true;
+  return only.length > 2 && only === only.toUpperCase() && /\p{Lu}{3}/u.test(only);
+}
