@@ -10,7 +10,11 @@ const config: NextConfig = {
   typescript: { ignoreBuildErrors: true },
   reactStrictMode: true,
   distDir: process.env.GRAY_PIN_BUILD ?? '.next',
-  experimental: { optimizePackageImports: ['@mui/material'] },
+  experimental: {
+    optimizePackageImports: ['@mui/material'],
+    // A file with everything of another computer has to come through whole.
+    proxyClientMaxBodySize: '110mb',
+  },
 };
 
 export default config;

@@ -6,14 +6,20 @@ import { benchBrowser } from './browser';
 import { benchCore } from './core';
 import { benchMatch } from './match';
 import type { Row } from './measure';
+import { benchReading } from './reading';
 import { benchServer } from './server';
+import { benchVersions } from './versions';
 import { benchWords } from './words';
+import { benchWriteBack } from './writeBack';
 
 mkdirSync('.tmp', { recursive: true });
 const core = await benchCore();
 const advice = await benchAdvice();
 const match = await benchMatch();
 const words = await benchWords();
+const versions = benchVersions();
+const reading = benchReading();
+const writing = benchWriteBack();
 const browser = process.argv.includes('--core') ? { rows: [] as Row[], failures: [] } : await benchBrowser();
 const server = process.argv.includes('--core') ? { rows: [] as Row[], failures: [] } : await benchServer();
 const table = (rows: readonly Row[]): string =>
@@ -47,6 +53,12 @@ How well counterparts are found is measured on three pairs of lists with the tru
 
 ${table(match.rows)}
 
+## New versions
+
+What three made-up makers changed is written in bench/versions/, with what has to become of four keymaps; \`npx tsx bench/versions.ts --show\` tells what was found.
+
+${table(versions.rows)}
+
 ## Words nobody foresaw
 
 120 phrases in eight kinds, and 20 for which there is no command, over two lists of commands, all written before the finder learned to understand them (bench/unforeseen/): the wanted command in the first place / in the first three, here and with two general packages, a fuzzy search word by word (fuse.js) and a search of texts with beginnings and slips (minisearch).
@@ -56,6 +68,18 @@ ${table(match.rows)}
 ${words.kinds.join('\n')}
 
 ${table(words.rows)}
+
+## Reading lists
+
+Made-up lists of 10,000 rows in each form, read by the reader that the server's thread has, all in; the shortest of seven. The documents are those of bench/documents/, where they were fetched (\`node scripts/documents.mjs\`).
+
+${table(reading.rows)}
+
+## Writing back
+
+Keys written into files of 5,000 lines in each form, the proof by reading them again included; the shortest of seven. The real files are those of bench/writeBack/, a dozen wishes each with every line written by hand before, where they were fetched (\`node scripts/documents.mjs\`).
+
+${table(writing.rows)}
 
 ## In the browser
 
@@ -83,6 +107,10 @@ const failures = [
   ...advice.failures,
   ...match.failures,
   ...words.failures,
+  ...versions.failures,
+  ...reading.failures,
+  ...writing.failures,
+  ...versions.failures,
   ...browser.failures,
   ...server.failures,
 ];

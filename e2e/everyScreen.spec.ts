@@ -55,9 +55,12 @@ for (const [name, address, prepare] of SCREENS) {
     // In further states of a screen contrasts are left to the pairs below, which are held in every lamp.
     await expectAccessible(page, 'studio', !name.includes(','));
     // The program and the keymap of the address, and which screen.
-    const [, program, keymap] =
-      /^\/(?:shelf\/\w+|[a-z]+)\/(tarnlight|nibshore|quillmoor)(?:\/([\w-]+))?/.exec(address) ?? [];
-    const names = [program, keymap].flatMap((one) => (one && !one.startsWith('no-') ? [one.replaceAll('-', ' ')] : []));
+    // What is brought in leads to an address of its own.
+    const at = address === '/shelf/bring-in' ? new URL(page.url()).pathname : address;
+    const [, program, version = '', keymap] =
+      /^\/(?:shelf\/\w+|[a-z]+)\/(tarnlight|nibshore|quillmoor)(-5-0)?(?:\/([\w-]+))?/.exec(at) ?? [];
+    const named = [program && `${program}${version && ' 5.0'}`, keymap?.replaceAll('-', ' ')];
+    const names = named.filter((one) => one && !one.startsWith('no '));
     expect((await page.title()).toLowerCase()).toMatch(
       new RegExp(`^${[...names, '[a-z ]+', 'gray pin'].join(' · ')}$`),
     );

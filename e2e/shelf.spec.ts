@@ -97,3 +97,54 @@ test('a program travels with its keymaps as a file, whatever the file is called'
   const first = JSON.parse(text);
   expect(again).toEqual({ ...first, program: { ...first.program, name: 'Quillmoor at home' } });
 });
+
+test('a list in no form that is known is read as one line of it is shown, by keyboard alone, and so is the next', async ({
+  page,
+  request,
+}) => {
+  const list = 'src/core/reading/fixtures/otherwise.txt';
+  await open(page, '/shelf/bring-in');
+  await page.setInputFiles('input[type=file]', list);
+  await page.getByRole('button', { name: /^Read wrongly/ }).press('Enter');
+  await page.getByRole('button', { name: /when Alt\+Q is down/ }).press('Enter');
+  await expect(page.getByRole('status')).toContainText('12 lines are read as commands, 12 of them with keys');
+  // The name is said to be its last word alone, then what it is.
+  const line = page.getByRole('textbox', { name: /^Draw over/ });
+  await line.press('End');
+  for (const _ of 'again') await line.press('Shift+ArrowLeft');
+  await line.press('Enter');
+  await expect(
+    page
+      .getByRole('strong')
+      .filter({ hasText: /^again$/ })
+      .first(),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Name', exact: true }).press('Enter');
+  await line.press('End');
+  for (const _ of 'sweep dust again') await line.press('Shift+ArrowLeft');
+  await line.press('Enter');
+  await page.getByRole('button', { name: /^Some lines are written otherwise/ }).press('Enter');
+  await page.getByRole('textbox', { name: 'Find in the file' }).fill('masks');
+  await page.getByRole('button', { name: /^All lines/ }).press('Enter');
+  await page.getByRole('button', { name: /-- masks/ }).press('Enter');
+  await page.getByRole('button', { name: 'Menu or group' }).press('Enter');
+  await line.press('End');
+  for (const _ of 'masks') await line.press('Shift+ArrowLeft');
+  await line.press('Enter');
+  await expect(page.getByRole('status')).toContainText('12 lines are read as commands');
+  await page.getByRole('button', { name: 'Read it this way' }).press('Enter');
+  const rows = page.getByRole('table', { name: 'Rows as they were understood' });
+  await expect(rows).toContainText('mask the paper');
+  await expect(rows.getByRole('row', { name: /true size/ })).toContainText('view');
+  await page.getByLabel('Name of the program').fill('Shown by a line');
+  await page.getByRole('button', { name: 'Put it on the Shelf' }).press('Enter');
+  await expect(page.getByRole('heading', { name: 'Shown by a line' })).toBeVisible();
+  const slug = new URL(page.url()).pathname.split('/').pop();
+  const made = await (await request.get(`/api/programs/${slug}/file`)).json();
+  expect(made.program.commands).toHaveLength(12);
+  expect(made.program.commands.at(-1)).toMatchObject({ name: 'farther', path: ['view'] });
+  await open(page, '/shelf/bring-in');
+  await page.setInputFiles('input[type=file]', list);
+  await expect(page.getByText('Read as you had the list of Shown by a line read before.')).toBeVisible();
+  await expect(page.getByRole('status')).toContainText('12 commands');
+});

@@ -1,5 +1,6 @@
 /**
- * Generated inputs over every reader, route and page of a running server, as many as said (`npm run hostile -- 100000`),
+ * Generated inputs over every reader, route and page of a running server, as many as said (`npm run hostile -- 100000`;
+ * `--files`: files alone),
  * always the same from a seed (`SEED=7`). Says what failed, what took long, what the server and the readers took in memory,
  * and whether a refused request wrote; then how soon another window's edits are confirmed while ten files are read.
  */
@@ -21,6 +22,9 @@ import {
   randomFrom,
 } from '../src/app/testing/hostile';
 import { prepareTakes, type Takes } from '../src/app/testing/prepareTakes';
+import { type Choices, NO_CHOICES } from '../src/core/reading/choices';
+import { guessMarks, withMark } from '../src/core/reading/shown/guessMarks';
+import { LONGEST_SHOWN } from '../src/core/reading/shown/shownLine';
 import { Problem } from '../src/schemas/problem';
 import { closeDatabase } from '../src/server/database';
 import { seedDemo } from '../src/server/demo/seedDemo';
@@ -34,7 +38,7 @@ const seed = Number(process.env.SEED ?? 1);
 const PORT = Number(process.env.PORT ?? 4700);
 const base = `http://127.0.0.1:${PORT}`;
 /** Of a hundred inputs so many go to pages, to readers in threads, and to readers in this process; the rest to routes. */
-const [PAGES, THREADS, READERS] = [3, 1, 40];
+const [PAGES, THREADS, READERS] = process.argv.includes('--files') ? [0, 1, 99] : [3, 1, 40];
 const PAGE_ADDRESSES = [
   ...[
     '/shelf',
@@ -155,11 +159,20 @@ async function main(): Promise<void> {
       }
     }
   }
+  /** A line of a file shown as it is guessed, or marked anyhow. */
+  function shownIn(bytes: Uint8Array, from: Random): Choices {
+    const lines = new TextDecoder().decode(bytes).split('\n');
+    const text = (lines[Math.floor(from() * lines.length)] ?? '').slice(0, LONGEST_SHOWN);
+    const guessed = guessMarks(text);
+    const at = Math.floor(from() * text.length);
+    const marked = from() < 0.5 || at === text.length ? guessed : withMark(guessed, 'keys', [at, text.length]);
+    return { ...NO_CHOICES, shown: marked.name ? [marked] : [] };
+  }
   function read(i: number, from: Random): void {
     const bytes = hostileFile(from, 30_000);
     const at = performance.now();
     try {
-      understand(bytes, []);
+      understand(bytes, from() < 0.3 ? shownIn(bytes, from) : NO_CHOICES);
     } catch (error) {
       if (!(error instanceof Problem))
         fail(`${i}: reader: ${error} at ${Buffer.from(bytes).toString('utf8').slice(0, 200)}`);
@@ -224,7 +237,7 @@ function readerMemory(): number {
     if (file === '') said();
     else {
       const bytes = require('node:fs').readFileSync(file);
-      const workerData = { as: 'program', bytes: new Uint8Array(bytes), roles: [] };
+      const workerData = { as: 'program', bytes: new Uint8Array(bytes), choices: null, corrections: {} };
       const worker = new Worker(reader, { workerData, resourceLimits: JSON.parse(limits) });
       worker.once('error', () => undefined);
       worker.once('exit', said);

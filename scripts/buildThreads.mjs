@@ -20,7 +20,9 @@ export async function buildThreads(outdir = join(root, process.env.GRAY_PIN_BUIL
     // These read files of their own beside themselves.
     external: ['pdfkit', 'fontkit', 'write-excel-file'],
     // Packages written for require find it here.
-    banner: { js: "import { createRequire } from 'node:module';const require = createRequire(import.meta.url);" },
+    banner: {
+      js: "import { createRequire as requireFrom } from 'node:module';const require = requireFrom(import.meta.url);",
+    },
   });
 }
 if (process.argv[1] === import.meta.filename) await buildThreads();

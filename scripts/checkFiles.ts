@@ -35,7 +35,7 @@ const withFormula = (contents: SheetContents): SheetContents => ({
 });
 
 const demo = join(import.meta.dirname, '../demo');
-for (const name of readdirSync(demo).filter((one) => one !== 'draft.json')) {
+for (const name of readdirSync(demo).filter((one) => one !== 'draft.json' && one.endsWith('.json'))) {
   const { program, factory, keymaps } = fromProgramFile(
     JSON.parse(readFileSync(join(demo, name), 'utf8')) as ProgramFile,
   );

@@ -63,11 +63,15 @@ function failedIn({ name, status, message, assertionResults }) {
   if (bad.length === 0 && status === 'failed') return [`${name}: ${message.slice(0, 2000)}`];
   return bad.map((one) => `${name}: ${one.fullName}\n${one.failureMessages.join('\n').slice(0, 2000)}`);
 }
-/** The tests of a suite, and of those in it, that did not end as expected at the first try. */
+/** The tests of a suite, and of those in it, that did not end as expected at the first try, with the page as it stood. */
 function unexpectedIn({ file, specs = [], suites = [] }) {
   const bad = specs.filter((one) => one.tests.some(({ status }) => status === 'unexpected' || status === 'flaky'));
-  const why = (one) => one.tests.flatMap(({ results }) => results).find(({ error }) => error)?.error.message ?? '';
-  return [...bad.map((one) => `${file}: ${one.title}\n${why(one).slice(0, 2000)}`), ...suites.flatMap(unexpectedIn)];
+  const why = (one) => {
+    const { error, attachments } = one.tests.flatMap(({ results }) => results).find((result) => result.error) ?? {};
+    const page = attachments?.find(({ name }) => name === 'error-context')?.path;
+    return [error?.message.slice(0, 2000), page && readFileSync(page, 'utf8').slice(0, 12_000)].filter(Boolean);
+  };
+  return [...bad.map((one) => [`${file}: ${one.title}`, ...why(one)].join('\n')), ...suites.flatMap(unexpectedIn)];
 }
 const report = (name) => JSON.parse(readFileSync(join(results, name), 'utf8'));
 

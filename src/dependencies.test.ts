@@ -13,16 +13,17 @@ const MAY: Readonly<Record<string, readonly string[]>> = {
   workers: ['core', 'workers'],
   app: ['core', 'schemas', 'server', 'ui', 'app'],
 };
-/** Packages the core may use: pure readers of text. */
+/** Packages the core may use: pure readers of text, and one that compares data. */
 const CORE_PACKAGES = [
+  '@lezer/markdown',
   '@rgrove/parse-xml',
+  'dequal',
+  'fflate',
   'jsonc-parser',
-  'mdast',
-  'mdast-util-from-markdown',
-  'mdast-util-gfm-table',
-  'micromark-extension-gfm-table',
   'papaparse',
   'parse5',
+  'mustache',
+  'saxes',
   'stemmer',
   'toml-eslint-parser',
   'yaml',

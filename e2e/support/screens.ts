@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { asOnLaptop } from '../../src/server/testing/asOnLaptop';
 
 const shown = (page: Page): Promise<void> => page.getByRole('dialog').waitFor();
 
@@ -8,6 +9,29 @@ const opened = (page: Page): Promise<void> =>
 
 const NIBSHORE = 'nibshore%2Fmy-painting-hand';
 const matched = (page: Page): Promise<void> => page.locator('[data-ms]:not([data-stale])').waitFor();
+
+/** Everything of the demo as it would be on another computer, to be taken in. */
+export async function fromLaptop(page: Page): Promise<void> {
+  const saved = await page.request.get(new URL('/api/everything', page.url()).href);
+  const buffer = Buffer.from(await asOnLaptop(await saved.body()));
+  await page.setInputFiles('input[type=file]', { name: 'laptop.sqlite', mimeType: 'application/vnd.sqlite3', buffer });
+  await page.getByRole('region', { name: 'Programs of the file' }).waitFor();
+}
+
+/** A list in no form that is known, one line of which is shown. */
+export async function showLine(page: Page): Promise<void> {
+  await page.setInputFiles('input[type=file]', 'src/core/reading/fixtures/otherwise.txt');
+  await page.getByRole('button', { name: /^Read wrongly/ }).click();
+  await page.getByRole('button', { name: /when Alt\+Q is down/ }).click();
+  await page.getByText(/lines are read as commands/).waitFor();
+}
+
+/** Brings the next version of the demo's program in, and waits for what becomes of a keymap there. */
+export async function nextVersion(page: Page): Promise<void> {
+  await page.setInputFiles('input[type=file]', 'demo/tarnlight-5.0.csv');
+  await page.getByRole('button', { name: 'Bring the new version in' }).press('Enter');
+  await page.getByText('stay as they are').waitFor();
+}
 
 /** A screen in some state: what it is called, where it is, and what is done there first. */
 export type Screen = readonly [name: string, address: string, prepare?: (page: Page) => Promise<unknown>];
@@ -30,6 +54,16 @@ export const SCREENS: readonly Screen[] = [
     async (page) => {
       await page.setInputFiles('input[type=file]', 'src/core/reading/fixtures/headings.html');
       await page.getByText('What the columns hold').waitFor();
+    },
+  ],
+  ['Bring in, one line shown', '/shelf/bring-in', showLine],
+  [
+    'Bring in, a row corrected',
+    '/shelf/bring-in',
+    async (page) => {
+      await page.setInputFiles('input[type=file]', 'src/core/reading/fixtures/headings.html');
+      await page.getByRole('button', { name: /^Correct row 3/ }).click();
+      await opened(page);
     },
   ],
   ['Board', '/board/tarnlight/sheet-retouching'],
@@ -215,7 +249,30 @@ export const SCREENS: readonly Screen[] = [
     '/sheets/tarnlight/sheet-retouching?form=programs&programs=%5B%22nibshore%2Fmy-painting-hand%22%5D',
     (page) => page.getByRole('img', { name: /^Page 1/ }).waitFor(),
   ],
+  ['New version', '/shelf/bring-in', nextVersion],
+  [
+    'New version, to be checked',
+    '/shelf/bring-in',
+    async (page) => {
+      await nextVersion(page);
+      await page.getByRole('button', { name: /^Check the commands/ }).click();
+      await page.getByRole('button', { name: 'That is so' }).first().waitFor();
+    },
+  ],
+  ['Packs', '/shelf/packs/tarnlight/sheet-retouching', (page) => page.getByLabel('Name of the pack').waitFor()],
+  [
+    'Packs, one to be put on',
+    '/shelf/packs/tarnlight/packet-pictures',
+    async (page) => {
+      await page.setInputFiles('input[type=file]', 'demo/packs/five-good-ones.json');
+      await page.getByRole('region', { name: 'Lines of the pack' }).getByRole('row').nth(1).waitFor();
+    },
+  ],
+  ['Take everything in', '/shelf/take-in', fromLaptop],
   ['Change list', '/sheets/tarnlight/sheet-retouching/changes'],
+  ['Write it back', '/sheets/tarnlight/sheet-retouching/write', (page) => page.getByText(/^Read back/).waitFor()],
+  ['Write it back, no file', '/sheets/nibshore/my-painting-hand/write'],
+  ['A form of your own', '/sheets/tarnlight/sheet-retouching/form'],
   ['Nothing here', '/board/tarnlight/no-such-keymap'],
 ];
 
@@ -223,6 +280,7 @@ export const SCREENS: readonly Screen[] = [
 export const MAIN = [
   'Shelf',
   'Bring in, preview',
+  'Bring in, one line shown',
   'Board, keys held',
   'Wish list, a plan',
   'Compare',
@@ -236,7 +294,13 @@ export const MAIN = [
   'Workspaces, tools',
   'Workspaces, appearance',
   'Sheets',
+  'New version',
+  'Packs',
+  'Packs, one to be put on',
+  'Take everything in',
   'Change list',
+  'Write it back',
+  'A form of your own',
 ];
 
 export const MAIN_SCREENS = SCREENS.filter(([name]) => MAIN.includes(name));

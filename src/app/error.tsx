@@ -1,7 +1,10 @@
 'use client';
 
-import Button from '@mui/material/Button';
+import dynamic from 'next/dynamic';
 import { Refused } from '@/ui/shell/api';
+
+/** Every page ships this one, so its button comes only with it; without, the page can still be read. */
+const Button = dynamic(() => import('@mui/material/Button').catch(() => ({ default: () => null })));
 
 /** Shown when a screen fails; what was stored is untouched. */
 export default function ScreenError({ error }: { error: Error & { digest?: string } }) {

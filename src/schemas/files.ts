@@ -1,7 +1,10 @@
 import Joi from 'joi';
+import type { FileSaid } from '../core/file/belongings';
 import type { ProgramFile } from '../core/file/programFile';
 import type { Rules } from '../core/program/program';
-import { command, contexts, fileBindings, fileKeymap, name, rules } from './schemas';
+import { fileBelongings, fileKeymap } from './fileKeymap';
+import { packFile } from './packs';
+import { command, commandId, contexts, fileBindings, name, rules } from './schemas';
 import { shape } from './shape';
 import { fileWorkspace, workspaceFileShape } from './workspaces';
 
@@ -28,6 +31,20 @@ export const programFile = shape<ProgramFile>({
   }).required(),
   keymaps: Joi.array().items(fileKeymap).max(200).required(),
   workspaces: Joi.array().items(fileWorkspace).max(200),
+  factory: fileBelongings.description('What belongs to the factory keymap besides its keys.'),
+  counterparts: Joi.array()
+    .items(
+      shape<FileSaid>({
+        command: commandId.required(),
+        program: shape<FileSaid['program']>({
+          name: name.required(),
+          version: Joi.string().trim().min(1).max(40).required(),
+        }).required(),
+        counterpart: commandId.allow(null).required(),
+      }),
+    )
+    .max(100_000)
+    .description('What was said of counterparts in other programs; null that there is none.'),
 });
 
 /** The files of ours as JSON Schema (2020-12), by the names they are published under; `npm run schemas` writes them. */
@@ -51,6 +68,12 @@ export function publishedSchemas(): Readonly<Record<string, object>> {
       'Gray Pin workspace file',
       'Workspaces of one program, and the keymaps that belong to them.',
       workspaceFileShape,
+    ),
+    published(
+      'pack-file.schema.json',
+      'Gray Pin pack',
+      'A few changes of keys, by the names and places of their commands, to be put on any keymap of this or another program.',
+      packFile,
     ),
   ];
   return Object.fromEntries(all.map((one) => [one.$id, one]));

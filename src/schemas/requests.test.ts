@@ -226,8 +226,8 @@ describe('what forms take', () => {
     [
       newCommand,
       { name: 'Count', menu: 'A › B', kind: 'script', context: 'everywhere' },
-      { menu: 'x'.repeat(401) },
-      'A path has 400 characters at most.',
+      { menu: 'A › '.repeat(9) },
+      'A place has 8 steps at most, each of 120 characters at most.',
     ],
     [newWorkspace, { name: 'Desk', owner: '', parts: ['panels'] }, { parts: [] }, 'Choose at least one part.'],
   ] as const)('takes what is meant, and says at its field what it can’t take: %#', (form, good, wrong, words) => {

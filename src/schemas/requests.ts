@@ -13,7 +13,7 @@ import { HANDS } from '../core/reach/hand';
 import { LAMPS, SCREEN_NOTATIONS, type Settings, TEXT_SIZES } from '../core/settings/settings';
 import type { Derivation, MatchPlan } from '../core/transfer/matchPlan';
 import { Problem } from './problem';
-import { check, chord, commandId, keymapName, owner, programFacts, revision, ticket } from './schemas';
+import { check, chord, commandId, keymapName, onKeyboard, owner, programFacts, revision, ticket } from './schemas';
 import { shape } from './shape';
 
 /** The bodies our routes take. */
@@ -165,7 +165,7 @@ export const matchPlan = shape<MatchPlan>({
     .max(20_000)
     .required(),
   madeOn: Joi.object({
-    ...onKeyboard(),
+    ...onKeyboard,
     desktop: Joi.string()
       .valid(...DESKTOPS)
       .required(),
@@ -176,20 +176,7 @@ export const matchPlan = shape<MatchPlan>({
     .allow(null)
     .required(),
 });
-function onKeyboard() {
-  return {
-    shape: Joi.string()
-      .valid(...SHAPES)
-      .required(),
-    size: Joi.string()
-      .valid(...SIZES)
-      .required(),
-    layout: Joi.string()
-      .valid(...LAYOUTS.map((one) => one.id))
-      .required(),
-  };
-}
-const rows = Joi.array()
+export const rows = Joi.array()
   .items(Joi.array().ordered(commandId.required(), chord.required(), Joi.boolean(), Joi.string().max(120)))
   .max(100_000);
 
@@ -226,12 +213,12 @@ export const deriveBody = (body: Body) =>
     'This keymap',
   );
 
-export const derivationBody = (body: Body) =>
-  check(
-    shape<Derivation>({ plan: matchPlan.required(), derived: rows.required(), theirs: rows.required() }),
-    body,
-    'This derivation',
-  );
+export const derivation = shape<Derivation>({
+  plan: matchPlan.required(),
+  derived: rows.required(),
+  theirs: rows.required(),
+});
+export const derivationBody = (body: Body) => check(derivation, body, 'This derivation');
 
 export const ticksBody = (body: Body) =>
   check(

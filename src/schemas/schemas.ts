@@ -1,11 +1,11 @@
 import Joi from 'joi';
 import { parseCanonical } from '../core/chord/parseChord';
-import type { FileKeymap } from '../core/file/keymapFile';
+import { SHAPES, SIZES } from '../core/keyboard/keyboard';
+import { LAYOUTS } from '../core/keyboard/layouts';
 import type { Change, Ticket } from '../core/keymap/ticket';
 import type { Command, Context, Rules } from '../core/program/program';
 import { FORMS, KINDS } from '../core/program/program';
 import type { Facts } from '../core/program/programEdits';
-import { ROLES } from '../core/reading/columnRoles';
 import { cutText } from '../core/text/cutText';
 import { oddCharacter, withoutOdd } from '../core/text/oddCharacter';
 import { Problem } from './problem';
@@ -52,6 +52,19 @@ export const ticket = shape<Ticket>({
     .required(),
   pulled: Joi.array().items(Joi.number().integer().min(1)).min(1).max(20_000).unique(),
 });
+
+/** The keyboard that keys were chosen on. */
+export const onKeyboard = {
+  shape: Joi.string()
+    .valid(...SHAPES)
+    .required(),
+  size: Joi.string()
+    .valid(...SIZES)
+    .required(),
+  layout: Joi.string()
+    .valid(...LAYOUTS.map((one) => one.id))
+    .required(),
+};
 
 /** One binding in our own file: keys alone, or with their marks. */
 export const fileBindings = Joi.array()
@@ -117,26 +130,6 @@ export const programFacts = shape<Facts>({
     Object.fromEntries(Object.entries(rules).map(([key, value]) => [key, value.required()])),
   ).required(),
   commands: Joi.array().items(shape<Command>(command)).min(1).max(20_000).unique('id').required(),
-});
-
-export const columnRoles = Joi.array()
-  .items(
-    Joi.array()
-      .items(Joi.string().valid(...ROLES))
-      .max(60)
-      .allow(null),
-  )
-  .max(200);
-
-/** A keymap as files carry it: what it changes of the factory's. */
-export const fileKeymap = shape<FileKeymap>({
-  name: name.required(),
-  owner: owner.required(),
-  bindings: Joi.object()
-    .pattern(commandId, fileBindings)
-    .required()
-    .description("Only the commands whose keys or marks differ from the factory's, by id; an empty list means no key."),
-  spares: Joi.array().items(commandId).max(20_000).unique().description('The commands whose keys may be spent, by id.'),
 });
 
 /** A text of a value, or a name in it, that holds a character nobody could see; null where all can be seen. */

@@ -5,7 +5,8 @@ import { type Arrangement, type Dock, type Float, FOLDS, type Stack } from '../c
 import { type Dressing, INKS } from '../core/workspace/dressing';
 import { PARTS, type Part, type Workspace } from '../core/workspace/room';
 import { BUTTON_SIZES, MOST_COLUMNS, type Strip, type ToolLayout } from '../core/workspace/toolLayout';
-import { check, commandId, fileKeymap, keymapName, owner } from './schemas';
+import { fileKeymap } from './fileKeymap';
+import { check, commandId, keymapName, owner } from './schemas';
 import { shape } from './shape';
 
 const one = (values: readonly string[]) => Joi.string().valid(...values);
@@ -83,14 +84,14 @@ const appearance = shape<Appearance>({
   seeThrough: one(TINTS).required().description('The tint that stands for transparency.'),
   mask: one(TINTS).required().description('The tint that stands for masks.'),
 });
-const parts = { panels, menus, tools, appearance };
+export const workspaceParts = { panels, menus, tools, appearance };
 const keymap = Joi.number().integer().min(1).allow(null);
 
 /** A workspace as files carry it: the parts it has, and its keymap by name. */
 export const fileWorkspace = shape<FileWorkspace>({
   name: keymapName.required(),
   owner: owner.required(),
-  ...parts,
+  ...workspaceParts,
   keymap: Joi.string().max(120).allow(null).description("The name of a keymap of this file; null for the factory's."),
 });
 
@@ -117,7 +118,7 @@ export const roomStepBody = (body: unknown) =>
     shape<At & { title: string; parts: Workspace }>({
       ...at,
       title: Joi.string().trim().min(1).max(200).required(),
-      parts: shape<Workspace>({ ...parts, keymap })
+      parts: shape<Workspace>({ ...workspaceParts, keymap })
         .min(1)
         .required(),
     }),

@@ -13,9 +13,10 @@ import { troubleOf } from './stored/troubleOf';
 
 /**
  * Opens a database file and brings it up to date, after keeping a copy of it where a migration is due.
+ * @param copies whether such a copy is kept.
  * @throws Problem when the file can't be used; it is as it was then.
  */
-export async function openDatabaseFile(file: string): Promise<Sequelize> {
+export async function openDatabaseFile(file: string, copies = true): Promise<Sequelize> {
   mkdirSync(dirname(file), { recursive: true });
   await mustOpen(file);
   const existed = exists(file);
@@ -46,7 +47,8 @@ export async function openDatabaseFile(file: string): Promise<Sequelize> {
   });
   try {
     const pending = await umzug.pending();
-    if (pending.length > 0 && existed) await copyDatabase(sequelize, `before-${pending[0]?.name ?? 'migration'}`);
+    if (pending.length > 0 && existed && copies)
+      await copyDatabase(sequelize, `before-${pending[0]?.name ?? 'migration'}`);
     await umzug.up();
     settle(file);
     return sequelize;

@@ -19,7 +19,7 @@ onDemoDatabase();
 const refusal = (code: Problem['code'], message: RegExp) =>
   expect.objectContaining({ name: 'Problem', code, message: expect.stringMatching(message) });
 const listed = (text: string) => {
-  const read = understand(new TextEncoder().encode(text), []);
+  const read = understand(new TextEncoder().encode(text));
   if (read.kind !== 'list') throw new Error(`Read as ${read.kind}.`);
   return programFromList(read.reading, 'Names', '1');
 };

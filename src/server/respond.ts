@@ -3,9 +3,45 @@ import { PROBLEM_STATUS, Problem } from '../schemas/problem';
 import { problemOf } from './stored/troubleOf';
 
 /** Runs a route's work and answers in JSON; problems become their sentence and status, anything else is logged. */
-export async function respond(work: () => Promise<unknown>): Promise<Response> {
+export function respond(work: () => Promise<unknown>): Promise<Response> {
+  return orSay(async () => Response.json((await work()) ?? {}));
+}
+
+/** The same in parts, each a line of JSON, so that whoever asked has the first before the last. */
+export function respondInParts(work: () => Promise<readonly string[]>): Promise<Response> {
+  return orSay(async () => {
+    const parts = await work();
+    const encoder = new TextEncoder();
+    let at = 0;
+    const body = new ReadableStream<Uint8Array>({
+      pull: (stream) => {
+        const part = parts[at++];
+        if (part === undefined) stream.close();
+        else stream.enqueue(encoder.encode(`${part}\n`));
+      },
+    });
+    return new Response(body, { headers: { 'content-type': 'application/x-ndjson' } });
+  });
+}
+
+/** A file to be carried away, under its name. */
+export function respondWithFile(
+  work: () => Promise<{ readonly bytes: Uint8Array; readonly name: string }>,
+): Promise<Response> {
+  return orSay(async () => {
+    const { bytes, name } = await work();
+    return new Response(new Blob([new Uint8Array(bytes)]), {
+      headers: {
+        'content-type': 'application/octet-stream',
+        'content-disposition': `attachment; filename*=UTF-8''${encodeURIComponent(name)}`,
+      },
+    });
+  });
+}
+
+async function orSay(work: () => Promise<Response>): Promise<Response> {
   try {
-    return Response.json((await work()) ?? {});
+    return await work();
   } catch (error) {
     const problem = problemOf(error);
     if (problem) {

@@ -10,6 +10,7 @@ import { keymapOf, type Row, rowsOf } from '../core/keymap/keymap';
 import { putBack } from '../core/keymap/putBack';
 import type { Ticket } from '../core/keymap/ticket';
 import { DEFAULT_FORMS } from '../core/program/program';
+import { DEFAULT_SHEET } from '../core/sheet/sheetSpec';
 import { sampleProgram } from '../core/testing/sampleProgram';
 import { EMPTY_PLAN } from '../core/transfer/matchPlan';
 import { unpack } from '../core/view/packed';
@@ -22,12 +23,14 @@ import { findProgram, listPrograms } from './repositories/programs';
 import { discardDraft, editKeymap, keepAsNew, keepKeymap, moveOnTape } from './testing/draftSteps';
 import { onOwnData } from './testing/onOwnData';
 import { loadWishes, saveUses, saveWishList } from './useCases/advice';
-import { bringIn, exportProgram, programFromList } from './useCases/bringIn';
+import { bringIn, changeProgram, exportProgram, programFromList } from './useCases/bringIn';
+import { saveTicks } from './useCases/changeList';
 import { changeKeymap, duplicateKeymap } from './useCases/editKeymap';
 import { editProgram, loadProgramView, undoProgramStep } from './useCases/editProgram';
 import { deriveKeymap, loadMatch, saveDerivation, savePlan, sayCounterpart } from './useCases/match';
 import { commandList, packScreen } from './useCases/packScreen';
 import { listLinks, loadHistory, loadKeymapView, loadNames, loadShelf } from './useCases/screens';
+import { keepSheet, loadSheets } from './useCases/sheets';
 
 const folder = onOwnData();
 
@@ -297,10 +300,14 @@ describe('what a program allows', () => {
     await expect(editKeymap(mine.id, 1, give('trim', 'W'))).rejects.toEqual(problem('not allowed'));
     await expect(editKeymap(mine.id, 1, give('trim', 'Mod+K Mod+S'))).rejects.toEqual(problem('not allowed'));
     expect((await editKeymap(mine.id, 1, give('my-script', 'F8'))).cursor).toBe(1);
-    // Taken back, the command is gone; a keymap that gave it keys still opens, and has them for when it comes again.
+    // Taken back, the command is gone, and what a keymap gave it is taken from it by a ticket.
     await undoProgramStep(slug, { revision: next.revision });
-    const { bindings, tape } = await loadKeymapView(slug, 'mine');
-    expect([bindings.at(-1), tape.length]).toEqual([['my-script', 'F8'], 1]);
+    const { bindings, tape, draft } = await loadKeymapView(slug, 'mine');
+    expect(bindings.filter(([command]) => command === 'my-script')).toEqual([]);
+    expect([draft.cursor, tape.map((ticket) => ticket.title)]).toEqual([
+      2,
+      ['my-script', 'Taken off the list: My script'],
+    ]);
     const back = await loadProgramView(slug);
     expect([back.program, back.lastStep]).toEqual([program, null]);
     // One that has keys somewhere can't be taken out; one context contains all others.
@@ -322,6 +329,32 @@ describe('what a program allows', () => {
   });
 });
 
+describe('a command taken off the list', () => {
+  it('loses its keys by a ticket on each keymap, and has them again when that is undone; the factory’s can’t be', async () => {
+    const { slug, mine } = await fresh();
+    const { program, revision } = await loadProgramView(slug);
+    const { contexts, rules, commands } = program;
+    await editKeymap(mine.id, 1, {
+      title: 'two',
+      changes: [{ command: 'fold-row', before: [], after: [{ chord: 'F8', hook: 'eight' }], spare: [false, true] }],
+    });
+    const without = (id: string) => ({ contexts, rules, commands: commands.filter((one) => one.id !== id) });
+    const had = await loadBindings(mine.id);
+    const off = await editProgram(slug, { revision }, 'Removed: Fold row', without('fold-row'));
+    const now = await keymapById(mine.id);
+    expect([now.cursor, (await loadBindings(mine.id)).bindings.has('fold-row')]).toEqual([2, false]);
+    expect(readProgramFile(JSON.stringify(await exportProgram(slug))).program.commands).toHaveLength(
+      commands.length - 1,
+    );
+    const back = await undoProgramStep(slug, { revision: off.revision });
+    expect([await loadBindings(mine.id), (await keymapById(mine.id)).cursor]).toEqual([had, 1]);
+    await changeKeymap(mine.id, { locked: true });
+    await expect(editProgram(slug, { revision: back.revision }, 'x', without('fold-row'))).rejects.toThrow(/locked/);
+    await expect(editProgram(slug, { revision: back.revision }, 'x', without('undo'))).rejects.toThrow(/new version/);
+    expect((await loadProgramView(slug)).program).toEqual(program);
+  });
+});
+
 describe('bringing in', () => {
   it('carries a program with its keymaps out and in again unchanged', async () => {
     const { slug, mine } = await fresh();
@@ -331,6 +364,41 @@ describe('bringing in', () => {
     expect(toProgramFile(read)).toEqual(file);
     const again = await bringIn(read);
     expect(await exportProgram(again)).toEqual(file);
+  });
+
+  it('carries all that belongs to a program along: tapes, drafts, what was kept, sheets, wishes, ticks, counterparts', async () => {
+    const { slug, mine } = await fresh();
+    const other = await fresh();
+    const factory = (await findKeymap((await findProgram(slug)).id, 'factory-keys')).id;
+    const one = await editKeymap(mine.id, 1, give('trim', 'F3'));
+    const two = await keepKeymap(mine.id, one.revision);
+    const three = await editKeymap(mine.id, two.revision, give('trim', 'F4', ['F3']));
+    const back = await moveOnTape(mine.id, three.revision, 1);
+    const four = await editKeymap(mine.id, back.revision, give('trim', 'F5', ['F3']));
+    await moveOnTape(mine.id, four.revision, 1);
+    await keepSheet(mine.id, 'Against the factory’s', { ...DEFAULT_SHEET, form: 'difference', base: 'factory-keys' });
+    await keepSheet(factory, 'Against mine', { ...DEFAULT_SHEET, base: 'mine' });
+    await saveWishList(mine.id, { ...NO_WISHES, wishes: ['trim'] });
+    await saveTicks(mine.id, factory, ['a step']);
+    await changeProgram(other.slug, { name: 'Sample 901' });
+    await sayCounterpart(slug, 'trim', other.slug, 'stain-mask');
+    await sayCounterpart(other.slug, 'trim', slug, 'stain-mask');
+    const file = await exportProgram(slug);
+    expect(file.counterparts).toEqual([
+      { command: 'trim', program: { name: 'Sample 901', version: '1' }, counterpart: 'stain-mask' },
+      { command: 'stain-mask', program: { name: 'Sample 901', version: '1' }, counterpart: 'trim' },
+    ]);
+    const read = readProgramFile(JSON.stringify(file));
+    const again = await bringIn({ ...read, program: { ...read.program, name: 'Sample 900' } });
+    expect(await exportProgram(again)).toEqual({ ...file, program: { ...file.program, name: 'Sample 900' } });
+    const came = await loadKeymapView(again, 'mine');
+    expect([came.draft.cursor, came.tape.map((ticket) => ticket.title)]).toEqual([1, ['trim', 'trim']]);
+    const { versions, leftAside } = await loadHistory(came.draft.id);
+    expect([versions.length, leftAside.length]).toEqual([2, 1]);
+    // It goes on as it would have there.
+    const redone = await moveOnTape(came.draft.id, came.draft.revision, 2);
+    expect(redone.cursor).toBe(2);
+    expect((await loadSheets(again, 'factory-keys')).sheets.value.map((sheet) => sheet.spec.base)).toEqual(['mine']);
   });
 
   it('tells two programs of one name apart, on the Shelf, in the pickers and in the titles of pages', async () => {
@@ -349,12 +417,12 @@ describe('bringing in', () => {
 
   it('recognizes files by content and refuses bad ones in words', () => {
     const bytes = (text: string) => new TextEncoder().encode(text);
-    const read = understand(bytes('Command,Keys\nLift,F9\n'), []);
+    const read = understand(bytes('Command,Keys\nLift,F9\n'));
     if (read.kind !== 'list') throw new Error(`Read as ${read.kind}.`);
     expect(programFromList(read.reading, 'X', '1').program.commands).toHaveLength(1);
-    expect(() => understand(bytes('{"format": "something"}'), [])).toThrow(/not one that was exported here/);
-    expect(() => understand(bytes('{"format": "gray-pin-program", "formatVersion": 1'), [])).toThrow(/damaged/);
-    expect(() => understand(new Uint8Array(5 * 1024 * 1024 + 1), [])).toThrow(/larger than 5 MB/);
+    expect(() => understand(bytes('{"format": "something"}'))).toThrow(/not one that was exported here/);
+    expect(() => understand(bytes('{"format": "gray-pin-program", "formatVersion": 1'))).toThrow(/damaged/);
+    expect(() => understand(new Uint8Array(5 * 1024 * 1024 + 1))).toThrow(/larger than 5 MB/);
     const demo = readFileSync('demo/quillmoor.json', 'utf8');
     const file = JSON.parse(demo) as { program: { commands: { context: string; id: string; keys?: string[] }[] } };
     for (const damage of [

@@ -21,6 +21,8 @@ const MAY_LACK: Readonly<Record<string, readonly string[]>> = {
   'POST keymaps/[id]/keep-as-new': ['owner'],
   'PATCH keymaps/[id]/uses': ['all'],
   'PATCH settings': ['lamp', 'notation'],
+  'PATCH own-forms/[id]': ['form', 'putAway'],
+  'PATCH source-files/[id]/said': ['PageUp'],
   'PATCH sheets/[id]': ['name', 'spec', 'putAway'],
   'POST programs/[slug]/workspaces': ['owner'],
   'POST workspaces/[id]/duplicate': ['owner'],

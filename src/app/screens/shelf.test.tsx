@@ -5,7 +5,22 @@ import { describe, expect, it, vi } from 'vitest';
 import { loadProgramView } from '@/server/useCases/editProgram';
 import { loadKeymapView, loadShelf } from '@/server/useCases/screens';
 import { onScreens, openPage } from '../testing/openPage';
-import { button, choose, click, clickIn, field, region, said, type, until, untilIs, WAIT } from '../testing/touch';
+import {
+  button,
+  choose,
+  click,
+  clickIn,
+  dialog,
+  field,
+  region,
+  said,
+  take,
+  tick,
+  type,
+  until,
+  untilIs,
+  WAIT,
+} from '../testing/touch';
 import { bringInWalk, giveKeys } from '../testing/walkPrograms';
 
 vi.mock('next/navigation', () => import('../testing/navigation'));
@@ -142,8 +157,113 @@ describe('bringing a program in', () => {
       await until(() => rows().includes(reason));
     expect(rows()).not.toContain('Lift shadows');
     expect((screen.getByLabelText('Name of the program') as HTMLInputElement).value).toBe('Copperlamp 3');
-    await click('Choose another file');
+    // Another file that can't be read leaves nothing of the first to be put on the Shelf under its name.
+    const bad = new File([new Uint8Array(5000).map((_, i) => (i * 7919) % 256)], 'other.bin');
+    fireEvent.drop(screen.getByRole('main'), { dataTransfer: { files: [bad] } });
+    await until(() => screen.queryByRole('alert')?.textContent?.includes("isn't a text file"));
+    expect(screen.queryByRole('button', { name: 'Put it on the Shelf' })).toBeNull();
     await button('Read it');
+  });
+
+  const ODD = [
+    '-- repair',
+    'when Ctrl+Shift+F9 is down : lift stain',
+    'when F3 is down : sweep dust',
+    'when Alt+Q is down : sweep again',
+    '-- view',
+    'when Ctrl+0 is down : whole sheet',
+    'when F6 is up : never mind',
+    'never : forget a mask',
+  ].join('\n');
+  const inForm = () => screen.getByRole('table', { name: 'Rows as they were understood' }).textContent ?? '';
+  /** Waits until a button can be pressed: while a list is read, it can't. */
+  const ready = (name: string | RegExp) =>
+    until(() => screen.queryByRole('button', { name })?.hasAttribute('disabled') === false);
+  /** Marks a part of the line that is shown, as a pen does. */
+  const mark = async (part: string): Promise<void> => {
+    const line = (await field(/^Draw over/)) as HTMLTextAreaElement;
+    const from = line.value.indexOf(part);
+    line.setSelectionRange(from, from + part.length);
+    fireEvent.pointerUp(line);
+  };
+
+  it('is shown one line of a list and reads all like it; rows are corrected, one or all like it, and it is remembered', async () => {
+    await openPage('/shelf/bring-in');
+    fireEvent.change(await field(/^Copy the table/), { target: { value: ODD } });
+    await click('Read it');
+    await ready(/^Read wrongly\? Show one line/);
+    await click(/^Read wrongly\? Show one line/);
+    await click(/when Alt\+Q is down/);
+    // What is guessed at is looked at, and marked once more.
+    await until(() => status('5 lines are read as commands, 5 of them with keys'));
+    await click('Name');
+    await mark('sweep again');
+    await click('Some lines are written otherwise: show one more');
+    await click('All lines 8');
+    await click(/-- repair/);
+    await click('Menu or group');
+    await mark('repair');
+    await until(() => status('5 lines are read as commands'));
+    await ready('Read it this way');
+    await click('Read it this way');
+    await until(() => status('Lines as you showed them').includes('5 commands'));
+    await click(/^All rows/);
+    await until(() => inForm().includes('view') && inForm().includes('whole sheet'));
+    // One row is none, one has other keys, and all that were left out alike are commands.
+    await click(/^Correct row 7/);
+    await take('no command');
+    await click('Correct it');
+    await until(() => status('4 commands'));
+    await click(/^Correct row 4/);
+    fireEvent.change(await field('Keys'), { target: { value: 'Alt+Shfit+Q' } });
+    await click('Correct it');
+    await said(/know a key called “Shfit\+Q”/);
+    fireEvent.change(await field('Keys'), { target: { value: 'Alt+Shift+Q or F12' } });
+    await click('Correct it');
+    await click(/^Correct row 8/);
+    await click('Correct it');
+    await until(() => status('5 commands'));
+    await click('Undo the last correction');
+    await until(() => status('4 commands'));
+    await type('Name of the program', 'Odd lamp');
+    await click('Put it on the Shelf');
+    await until(() => window.location.pathname === '/shelf/odd-lamp');
+    const { program, bindings } = await loadKeymapView('odd-lamp', 'factory-keys');
+    expect(program.commands.map((one) => [...one.path, one.name].join(' › '))).toEqual([
+      ...['repair › lift stain', 'repair › sweep dust', 'repair › sweep again', 'view › whole sheet'],
+    ]);
+    expect(bindings.map(([, chord]) => chord)).toEqual(['Mod+Shift+F9', 'F3', 'Alt+Shift+Q', 'F12', 'Mod+0']);
+    // Its next list is read the same way, and can be read afresh.
+    await openPage('/shelf/bring-in');
+    fireEvent.change(await field(/^Copy the table/), { target: { value: `${ODD}\nwhen F7 is down : turn it` } });
+    await click('Read it');
+    await said('Read as you had the list of Odd lamp read before.');
+    await until(() => status('Lines as you showed them').includes('6 commands'));
+    await ready('Read it afresh');
+    await click('Read it afresh');
+    await until(() => status('Lines that bind keys'));
+  }, 60_000);
+
+  it('says the same of all rows that are alike', async () => {
+    await openPage('/shelf/bring-in');
+    fireEvent.change(await field(/^Copy the table/), {
+      target: {
+        value:
+          'Menu,Command,Keys\nRepair,Lift,F9\nRepair,Dust,-\n* One note here,,\n* Other note here,,\nView,Star,*\n',
+      },
+    });
+    await click('Read it');
+    await until(() => status('3 commands'));
+    select('A sign alone: - or ?', 'Is the key itself');
+    await until(() => status('3 of them with keys'));
+    await click(/^Left out 2/);
+    await click(/^Correct row 4/);
+    await tick(/^All 2 rows like this one are commands/);
+    fireEvent.change(await field('Menu or group'), { target: { value: 'Notes › Old' } });
+    await click('Correct 2 rows');
+    await until(() => status('5 commands'));
+    await click(/^Corrected by you 2/);
+    await until(() => inForm().match(/Notes › Old/g)?.length === 2);
   });
 
   it.each<[string, string | Uint8Array<ArrayBuffer>]>([
@@ -193,10 +313,24 @@ describe('what a program allows', () => {
     await clickIn(form, 'Add the command');
     await undo('Added: Number the sheets');
     select('Kind of Mend', 'tool');
-    await undo('Mend: corrected');
+    await undo('Mend is now a tool');
     await until(async () => (await facts()).commands.some((one) => one.id === 'mend' && one.kind === 'tool'));
+    await click('Change… Mend');
+    const frame = await dialog('Change Mend');
+    const at = (name: string) => within(frame).getByLabelText(name);
+    const menu = (at('Menu') as HTMLInputElement).value;
+    const twin = begun.commands.find((one) => one.id !== 'mend' && one.path.join(' › ') === menu)?.name ?? '';
+    fireEvent.change(at('Name'), { target: { value: twin } });
+    await clickIn(frame, 'Change it');
+    await said('Another command there is called so.');
+    fireEvent.change(at('Name'), { target: { value: 'Patch up' } });
+    fireEvent.change(at('Menu'), { target: { value: `${menu} › Fine` } });
+    await clickIn(frame, 'Change it');
+    await undo('Corrected: Mend, now Patch up');
+    await until(async () => (await facts()).commands.some((one) => one.id === 'mend' && one.path.at(-1) === 'Fine'));
     const steps = [
-      'Mend: corrected',
+      'Corrected: Mend, now Patch up',
+      'Mend is now a tool',
       'Added: Number the sheets',
       'Fixed keys',
       'Turns',

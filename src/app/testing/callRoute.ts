@@ -30,7 +30,8 @@ export const routeNames = (): string[] =>
   );
 
 /** Whether a route takes a file as a form does. */
-export const takesFile = (name: string): boolean => name === 'POST programs' || name === 'POST reading';
+export const takesFile = (name: string): boolean =>
+  /^POST (?:everything\/(?:look|take)|programs|programs\/\[slug\]\/source-files|reading|reading\/lines)$/.test(name);
 
 /**
  * Asks a route, without a server. A body goes as it is where it is a form or text, in the address where it is a query, else

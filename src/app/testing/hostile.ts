@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { LISTED_FORMS, listIn } from '@/core/testing/listIn';
 import { takesFile } from './callRoute';
 import { PROGRAM, type Takes } from './prepareTakes';
 
@@ -155,11 +156,18 @@ export async function hostileRequest(random: Random, names: readonly string[], a
   return { name, id, slug, body: text };
 }
 
+const CHOICES = {
+  roles: [['name', 'keys'], null],
+  shown: [{ text: 'Lift stain,F2', name: [0, 10], keys: [11, 13], path: null }],
+  signs: null,
+};
+
 function formWith(random: Random, bytes: Uint8Array): FormData {
   const form = new FormData();
   form.set('file', new Blob([bytes as Uint8Array<ArrayBuffer>]), among(random, TEXTS) || 'a');
   if (random() < 0.5) form.set('name', among(random, TEXTS));
-  if (random() < 0.3) form.set('roles', JSON.stringify(value(random)));
+  if (random() < 0.3) form.set('choices', JSON.stringify(spoilt(random, CHOICES)));
+  if (random() < 0.2) form.set('corrections', JSON.stringify(spoilt(random, { '1.0': { name: 'Lift' } })));
   return form;
 }
 
@@ -221,11 +229,34 @@ const PIECES = [
 ];
 let whole: readonly string[] | undefined;
 
+/** A list in some form, spoilt as files are: parts of it taken out, doubled, moved, bytes changed, broken off. */
+function mutatedList(random: Random, most: number): Uint8Array {
+  const bytes = listIn(among(random, LISTED_FORMS), 1 + size(random, 60)).slice(0, most);
+  let file = bytes;
+  for (let times = 1 + size(random, 6); times > 0 && file.length > 0; times--) {
+    const from = Math.floor(random() * file.length);
+    const part = file.slice(from, from + size(random, Math.min(400, file.length)));
+    const [before, after] = [file.slice(0, from), file.slice(from + part.length)];
+    const how = random();
+    if (how < 0.25) file = joined(before, after);
+    else if (how < 0.5) file = joined(before, part, part, after);
+    else if (how < 0.65) {
+      const to = Math.floor(random() * before.length);
+      file = joined(before.slice(0, to), part, before.slice(to), after);
+    } else if (how < 0.75) file = before;
+    else if (how < 0.9) file = joined(before, new TextEncoder().encode(among(random, PIECES)), after);
+    else file = file.map((byte) => (random() < 0.01 ? Math.floor(random() * 256) : byte));
+  }
+  return file;
+}
+const joined = (...parts: readonly Uint8Array[]): Uint8Array<ArrayBuffer> => new Uint8Array(Buffer.concat(parts));
+
 /** A file that means no good, of so many bytes at most: pieces that are hard to read, repeated, or a real file spoilt. */
 export function hostileFile(random: Random, most: number): Uint8Array {
   const how = random();
   if (how < 0.08) return Uint8Array.from({ length: size(random, most) }, () => Math.floor(random() * 256));
-  if (how < 0.2) {
+  if (how < 0.5) return mutatedList(random, most);
+  if (how < 0.58) {
     whole ??= ['nibshore', 'tarnlight'].map((name) => readFileSync(`demo/${name}.json`, 'utf8'));
     const file = JSON.parse(among(random, whole)) as { program: { commands: unknown[] } };
     file.program.commands.length = size(random, file.program.commands.length);
@@ -240,7 +271,7 @@ export function hostileFile(random: Random, most: number): Uint8Array {
     room -= part.length;
   }
   const text = parts.join('');
-  if (how < 0.25) return new Uint8Array(Buffer.from(`\ufeff${text}`, 'utf16le'));
+  if (how < 0.62) return new Uint8Array(Buffer.from(`\ufeff${text}`, 'utf16le'));
   return new TextEncoder().encode(text);
 }
 

@@ -1,5 +1,6 @@
 import { CONCEPTS, conceptsOf, PARTNERS } from '../glossary/glossary';
 import type { Command } from '../program/program';
+import { groupBy } from '../text/groupBy';
 import { wordsOf } from '../text/wordsOf';
 
 /** Words that turn a name into its partner's. */
@@ -69,17 +70,6 @@ export function partnersOf(commands: readonly Command[]): PartnerOf {
     const partner = firstOf(command);
     return partner && firstOf(partner) === command ? partner : null;
   };
-}
-
-function groupBy(commands: readonly Command[], key: (command: Command) => string): Map<string, Command[]> {
-  const groups = new Map<string, Command[]>();
-  for (const command of commands) {
-    const name = key(command);
-    const group = groups.get(name);
-    if (group) group.push(command);
-    else groups.set(name, [command]);
-  }
-  return groups;
 }
 
 function byName(command: Command, named: ReadonlyMap<string, readonly Command[]>): Command | null {

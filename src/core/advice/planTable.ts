@@ -92,7 +92,6 @@ export function buildPlanTable(
   const troubled = (command: Command, chord: ChordText): boolean =>
     findingsFor(index, where, command, chord).some((one) => TROUBLES.has(weightOf(one)));
   const settled = new Map(list.settled);
-  const ruledOut = new Set(list.forbids.map(([id, chord]) => `${id} ${where.place(chord)}`));
   const rows: Omit<PlanRow, 'stay'>[] = [];
   for (const id of list.wishes) {
     const command = facts.commands.get(id);
@@ -101,11 +100,7 @@ export function buildPlanTable(
     const bindings = bindingsOf(keymap, id);
     const may = bindings.filter(movable).map(({ chord }) => chord);
     const said = settled.get(id);
-    const done =
-      said !== undefined &&
-      (said === null
-        ? bindings.length === 0
-        : bindings.some((b) => b.chord === said) && !ruledOut.has(`${id} ${where.place(said)}`));
+    const done = said !== undefined && (said === null ? bindings.length === 0 : bindings.some((b) => b.chord === said));
     const own =
       done && said !== null
         ? may.find((chord) => chord === said)
@@ -200,7 +195,7 @@ function fill(
     const kept = own === null || given.troubled ? lost : Math.min(cost(own), lost);
     const ruledOut = forbidden.get(command.id);
     const forbids = (chord: ChordText): boolean => ruledOut?.has(where.place(chord)) ?? false;
-    const pinnedTo = pins.get(command.id);
+    const pinnedTo = wish ? pins.get(command.id) : undefined;
     const pinnedColumn = pinnedTo === undefined ? -1 : (columnOf.get(base(pinnedTo)) ?? -1);
     const cells = free(command);
     const row: PlanRow = { ...given, wants, stay: priced(kept) };

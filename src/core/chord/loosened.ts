@@ -10,8 +10,9 @@ export function loosened(text: string): string {
       // Each bracketed word becomes the word and a plus before whatever follows without a sign of its own.
       .replace(
         /[<[{⟨「]([\p{L}\p{N} ][\p{L}\p{N} ]{0,23}|[^\s<>[\]{}])[>\]}⟩」](?=( ?[^\s+\-–·&,;.)])?)/gu,
-        (_, inner: string, next?: string) =>
-          next === undefined || next.startsWith(' ') ? inner.trim() : `${inner.trim()}+`,
+        (whole, inner: string, next?: string) =>
+          // A button of a mouse is called so, and no key is.
+          whole === '<back>' ? whole : next === undefined || next.startsWith(' ') ? inner.trim() : `${inner.trim()}+`,
       )
       .replace(/-\s?taste\b/giu, ' ')
       .replace(/\balt\s?-?gr(?:aph)?\b/gi, 'Ctrl+Alt')

@@ -16,6 +16,7 @@ const BY_LETTER: Readonly<Record<string, string>> = {
   D: 'Mod',
   d: 'Mod',
 };
+const NUMBERED: Readonly<Record<string, string>> = { SHIFT: 'Shift', MOD1: 'Ctrl', MOD2: 'Alt' };
 const GLUED = /^(?:Ctrl|Control|Alt(?!Gr)|Shift|Cmd|Command|Option|Opt|Meta|Super|Win|Strg|Umschalt)(?=[A-Z0-9])/u;
 
 /**
@@ -28,6 +29,13 @@ export function respelled(text: string): string {
   let rest = unbracketed(text)
     .replace(/^\$(?:mod|super|win)\b/iu, 'Meta')
     .replace(/^os(?=\+)/iu, 'Meta')
+    // The key first, its modifiers numbered.
+    .replace(/^([A-Z\d]{1,12})((?:_(?:SHIFT|MOD[12]))+)$/u, (_, key: string, held: string) =>
+      [...held.matchAll(/SHIFT|MOD[12]/gu)]
+        .map(([one]) => NUMBERED[one])
+        .concat(key)
+        .join('+'),
+    )
     .replace(/\b(?:Key([A-Z])|Digit(\d))\b/gu, '$1$2')
     .replace(/\b(Control|Shift|Alt|Meta)(?:Left|Right)(?=\s*[+-]\s*\S)/gu, '$1')
     .replace(/\bIntlBackslash\b/gu, '<')
@@ -43,6 +51,32 @@ export function respelled(text: string): string {
     return `${glued[0]}+${respelled(after)}`;
   }
   return keyLast(hyphened(rest));
+}
+
+const ESCAPED: Readonly<Record<string, string>> = { C: 'Ctrl', M: 'Alt', S: 'Shift' };
+
+/**
+ * Strokes written one after the other with backslashes or carets: `\\C-x\\C-r`, `\\M-f`, `\\ef`, `^X^E`. Null for anything
+ * else, such as the codes that terminals send for their keys.
+ */
+export function escapedStrokes(text: string): string | null {
+  if (!/^(?:\\[CMSeE]|\^.)/u.test(text) || text.length < 3 || text.length > 24 || /[⌘⌥⇧⌃]/u.test(text)) return null;
+  const strokes: string[] = [];
+  let rest = text;
+  while (rest !== '') {
+    const held: string[] = [];
+    for (;;) {
+      const found = /^(?:\\([CMS])-|\\(C)(?=\p{L})|\\([eE])(?=[^[O])|(\^)(?=[^[]))/u.exec(rest);
+      if (!found) break;
+      held.push(found[3] ? 'Alt' : found[4] ? 'Ctrl' : (ESCAPED[found[1] ?? found[2] ?? ''] ?? ''));
+      rest = rest.slice(found[0].length);
+    }
+    const key = /^[^\\\s]/u.exec(rest)?.[0];
+    if (key === undefined || strokes.length > 3) return null;
+    strokes.push([...held, key].join('+'));
+    rest = rest.slice(key.length);
+  }
+  return strokes[0]?.includes('+') ? strokes.join(' then ') : null;
 }
 
 /** `<Control><Shift>x`, `<Control>x` and `<C-S-x>` without their brackets. */

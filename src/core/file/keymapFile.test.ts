@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { keymapOf, rowsOf } from '../keymap/keymap';
 import { anyKeymap, sampleProgram } from '../testing/sampleProgram';
+import { knownDraft } from './belongings';
 import { fromFileBinding, fromFileKeymap, InconsistentFile, toFileBinding, toFileKeymap } from './keymapFile';
 
 const known = new Set(sampleProgram.commands.map((one) => one.id));
@@ -64,6 +65,34 @@ describe('a keymap in a file', () => {
     const read = () => fromFileKeymap(factory, known, true, { name: 'Odd', owner: '', ...wrong } as never);
     expect(read).toThrow(InconsistentFile);
     expect(read).toThrow(`The keymap “Odd” speaks of the command “${command}”, which is not in the file.`);
+  });
+  it('comes with how it became so, without what speaks of commands that nobody knows', () => {
+    const change = (command: string) => ({ command, before: [], after: [{ chord: 'F2' }] });
+    const ticket = (title: string, ...commands: string[]) => ({ title, changes: commands.map(change), createdAt: '' });
+    const kept = (cursor: number) => ({
+      bindings: [
+        ['undo', 'Mod+Z'],
+        ['gone', 'F9'],
+      ],
+      spares: ['gone'],
+      cursor,
+      keptAt: '',
+    });
+    const draft = {
+      tape: [ticket('one', 'trim'), ticket('two', 'gone'), { ...ticket('three', 'gone', 'fill'), pulled: [1] }],
+      cursor: 2,
+      kept: [kept(0), kept(2)],
+      leftAside: [{ tickets: [ticket('four', 'gone')], leftAt: '' }],
+    } as never;
+    const read = fromFileKeymap(factory, known, true, { name: 'Old', owner: '', bindings: {}, draft });
+    expect(read.belongings?.draft).toEqual({
+      tape: [ticket('one', 'trim'), ticket('three', 'fill')],
+      cursor: 1,
+      kept: [0, 1].map(() => ({ bindings: [['undo', 'Mod+Z']], spares: [], cursor: null, keptAt: '' })),
+      leftAside: [{ tickets: [], leftAt: '' }],
+    });
+    const whole = { tape: [{ ...ticket('one', 'trim'), pulled: [1] }], cursor: 0, kept: [], leftAside: [] };
+    expect(knownDraft(whole, known)).toEqual(whole);
   });
   it('writes a chord alone where nothing is noted on it', () => {
     for (const [file, binding] of [

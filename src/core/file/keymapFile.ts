@@ -2,6 +2,7 @@ import type { ChordText } from '../chord/chord';
 import { compareKeymaps } from '../keymap/compareKeymaps';
 import { type Binding, binding, bindingsOf, type Keymap } from '../keymap/keymap';
 import { applyTicket } from '../keymap/ticket';
+import { type FileBelongings, knownDraft } from './belongings';
 
 /** A chord alone, or with its marks. */
 export type FileBinding = ChordText | { readonly keys: ChordText; readonly keeper?: boolean; readonly hook?: string };
@@ -12,21 +13,27 @@ export type FileKeymap = {
   readonly bindings: Readonly<Record<string, readonly FileBinding[]>>;
   /** The commands whose keys may be spent. */
   readonly spares?: readonly string[];
-};
+} & FileBelongings;
 
-export type NamedKeymap = { readonly name: string; readonly owner: string; readonly keymap: Keymap };
+export type NamedKeymap = {
+  readonly name: string;
+  readonly owner: string;
+  readonly keymap: Keymap;
+  readonly belongings?: FileBelongings;
+};
 /** Thrown for a file of ours that contradicts itself; the message is for people. */
 export class InconsistentFile extends Error {
   override name = 'InconsistentFile';
 }
 
 /** Writes what a keymap changes of the factory's. */
-export function toFileKeymap(factory: Keymap, { name, owner, keymap }: NamedKeymap): FileKeymap {
+export function toFileKeymap(factory: Keymap, { name, owner, keymap, belongings }: NamedKeymap): FileKeymap {
   return {
     name,
     owner,
     bindings: Object.fromEntries(compareKeymaps(factory, keymap).map((c) => [c.command, c.after.map(toFileBinding)])),
     ...(keymap.spares.size > 0 ? { spares: [...keymap.spares] } : {}),
+    ...belongings,
   };
 }
 
@@ -39,7 +46,7 @@ export function fromFileKeymap(
   factory: Keymap,
   known: ReadonlySet<string>,
   marked: boolean,
-  { name, owner, bindings, spares = [] }: FileKeymap,
+  { name, owner, bindings, spares = [], ...given }: FileKeymap,
 ): NamedKeymap {
   const strange = [...Object.keys(bindings), ...spares].find((command) => !known.has(command));
   if (strange !== undefined)
@@ -51,7 +58,13 @@ export function fromFileKeymap(
     return { command, before, after: marked ? after : withFactoryMarks(before, after) };
   });
   const keymap = applyTicket(factory, { title: name, changes });
-  return { name, owner, keymap: { ...keymap, spares: new Set(spares) } };
+  const belongings = { ...given, ...(given.draft ? { draft: knownDraft(given.draft, known) } : {}) };
+  return {
+    name,
+    owner,
+    keymap: { ...keymap, spares: new Set(spares) },
+    ...(Object.keys(belongings).length > 0 ? { belongings } : {}),
+  };
 }
 
 export function toFileBinding({ chord, keeper, hook }: Binding): FileBinding {

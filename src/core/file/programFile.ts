@@ -3,6 +3,7 @@ import { inferForms } from '../keymap/inferForms';
 import { bindingsOf, type Keymap } from '../keymap/keymap';
 import { outsideTree } from '../program/contextsOverlap';
 import { type Command, type Context, DEFAULT_RULES, type Program, type Rules } from '../program/program';
+import type { FileBelongings, FileSaid } from './belongings';
 import {
   type FileBinding,
   type FileKeymap,
@@ -30,20 +31,28 @@ export type ProgramFile = {
   };
   readonly keymaps: readonly FileKeymap[];
   readonly workspaces?: readonly FileWorkspace[];
+  /** What belongs to the factory keymap. */
+  readonly factory?: FileBelongings;
+  readonly counterparts?: readonly FileSaid[];
 };
 export type ProgramWithKeymaps = {
   readonly program: Program;
   readonly factory: Keymap;
   readonly keymaps: readonly NamedKeymap[];
   readonly workspaces?: readonly NamedWorkspace[];
+  /** What belongs to the factory keymap. */
+  readonly belongings?: FileBelongings;
+  readonly counterparts?: readonly FileSaid[];
 };
 
 /** Writes a program and its keymaps as a file. */
-export function toProgramFile({ program, factory, keymaps, workspaces = [] }: ProgramWithKeymaps): ProgramFile {
+export function toProgramFile(given: ProgramWithKeymaps): ProgramFile {
+  const { program, factory, keymaps, workspaces = [], belongings = {}, counterparts = [] } = given;
   const commands = program.commands.map((command) => {
     const keys = bindingsOf(factory, command.id).map(toFileBinding);
     return { ...command, ...(keys.length > 0 ? { keys } : {}) };
   });
+  const known = new Set(commands.map((one) => one.id));
   return {
     format: 'gray-pin-program',
     formatVersion: 1,
@@ -54,9 +63,18 @@ export function toProgramFile({ program, factory, keymaps, workspaces = [] }: Pr
       rules: program.rules,
       commands,
     },
-    keymaps: keymaps.map((one) => toFileKeymap(factory, one)),
+    keymaps: keymaps.map((one) => withoutUnknown(toFileKeymap(factory, one), known)),
     ...(workspaces.length > 0 ? { workspaces: workspaces.map(toFileWorkspace) } : {}),
+    ...(Object.keys(belongings).length > 0 ? { factory: belongings } : {}),
+    ...(counterparts.length > 0 ? { counterparts } : {}),
   };
+}
+
+/** What steps back on a tape may have given commands that are no longer on the list, a file can't speak of. */
+function withoutUnknown(file: FileKeymap, known: ReadonlySet<string>): FileKeymap {
+  const bindings = Object.fromEntries(Object.entries(file.bindings).filter(([command]) => known.has(command)));
+  const { spares } = file;
+  return { ...file, bindings, ...(spares ? { spares: spares.filter((command) => known.has(command)) } : {}) };
 }
 
 /**
@@ -97,5 +115,7 @@ export function fromProgramFile(file: ProgramFile): ProgramWithKeymaps {
     factory,
     keymaps,
     ...(workspaces.length > 0 ? { workspaces } : {}),
+    ...(file.factory ? { belongings: file.factory } : {}),
+    ...(file.counterparts ? { counterparts: file.counterparts.filter((one) => ids.has(one.command)) } : {}),
   };
 }

@@ -1,10 +1,7 @@
 import { MODIFIER_WORDS } from '../chord/modifierWords';
 import { readKeysCell } from './readKeysCell';
+import type { Role } from './roles';
 import type { RawRow, RawTable } from './tables';
-
-/** What a column holds. A table has at most one of each but `ignore` and `path`. */
-export const ROLES = ['name', 'path', 'keys', 'Mac keys', 'kind', 'ignore'] as const;
-export type Role = (typeof ROLES)[number];
 
 const HEADER_WORDS: readonly (readonly [Role, RegExp])[] = [
   ['Mac keys', /\bmac\b|mac_?keys?|macos|\bosx\b|apple/i],
@@ -34,6 +31,8 @@ export function isHeaderRow(row: Pick<RawRow, 'cells' | 'heading'>, first = true
   const roles = filled.map(roleOfHeader);
   const named = roles.filter((role) => role !== null).length;
   if (row.heading) return named >= 1;
+  // Further down a row that leaves a column empty is a command without keys.
+  if (!first && filled.length < row.cells.length) return false;
   const ofKeys = roles.some((role) => role === 'keys' || role === 'Mac keys');
   if (ofKeys) return first ? named >= Math.min(2, filled.length) : named === filled.length && new Set(roles).size > 1;
   return first && named === filled.length && new Set(roles).size > 1;
@@ -78,7 +77,10 @@ export function guessRoles(header: readonly string[] | null, rows: readonly Pick
       0.3 +
       (said[i] === 'keys' || said[i] === 'Mac keys' ? 0.5 : said[i] ? -0.3 : 0),
   );
-  const sure = order(keyScore).filter((i) => (keyScore[i] ?? 0) >= 0.45);
+  const ofKeys = (i: number): boolean => said[i] === 'keys' || said[i] === 'Mac keys';
+  const scored = order(keyScore).filter((i) => (keyScore[i] ?? 0) >= 0.45);
+  // Where a column is said to hold keys, none that is said to hold something else does.
+  const sure = scored.some(ofKeys) ? scored.filter((i) => ofKeys(i) || said[i] === null) : scored;
   // One column is left for the names, however much like keys they are.
   const byKeys = columns.some((c, i) => c.filled > 0 && !sure.includes(i)) ? sure : sure.slice(0, -1);
   const mac =
@@ -91,9 +93,17 @@ export function guessRoles(header: readonly string[] | null, rows: readonly Pick
     free(i) && c.filled > 0
       ? c.distinct +
         c.letters +
-        (said[i] === 'name' ? 1 : said[i] === 'path' || said[i] === 'kind' ? -0.8 : said[i] === 'ignore' ? -1.2 : 0) -
+        (said[i] === 'name'
+          ? 1
+          : said[i] === 'path' || said[i] === 'kind'
+            ? -0.8
+            : said[i] === 'ignore' && !(isId(header?.[i]) && !said.includes('name'))
+              ? -1.2
+              : 0) -
         c.long -
         0.5 * c.steps -
+        c.tags -
+        (c.same ? 2 : 0) -
         1.5 * (1 - c.filled / Math.max(1, body.length))
       : Number.NEGATIVE_INFINITY,
   );
@@ -120,6 +130,10 @@ type Column = {
   sure: number;
   mac: number;
   steps: number;
+  /** How many are put between bars or stars, as places that others lead to are. */
+  tags: number;
+  /** Whether all of several say the same. */
+  same: boolean;
   numbers: number;
   long: number;
 };
@@ -136,10 +150,15 @@ function profileOf(cells: readonly string[]): Column {
     sure: share(readsAsKeys),
     mac: share((cell) => /[⌘⌥⌃]|\b(cmd|command|option)\b/i.test(cell)),
     steps: share((cell) => /\s[>›→»]\s/u.test(cell)),
+    same: filled.length > 2 && new Set(filled).size === 1,
+    tags: share((cell) => /^([|*])[^\s|*]+\1$/u.test(cell)),
     numbers: share((cell) => /^\d+$/.test(cell)),
     long: share((cell) => cell.length > 60),
   };
 }
+
+/** What a structured file calls its things by, where it has no names for them. */
+const isId = (head: string | undefined): boolean => /^id$/iu.test(head ?? '');
 
 function order(scores: readonly number[]): number[] {
   return scores.map((_, i) => i).sort((a, b) => (scores[b] ?? 0) - (scores[a] ?? 0));

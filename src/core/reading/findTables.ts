@@ -1,10 +1,12 @@
 import { guessRoles, headOf } from './columnRoles';
 import { jsonTree } from './forms/jsonTree';
 import { lineAt } from './forms/lines';
+import { looksLikePage } from './forms/looksLikePage';
 import { readAccelerators } from './forms/readAccelerators';
 import { readBindings } from './forms/readBindings';
 import { readColumns } from './forms/readColumns';
 import { looksLikeMarkdown, nestsTooDeep, readMarkdown } from './forms/readMarkdown';
+import { bracedTree, propertyTree, readProperties } from './forms/readPropertyList';
 import { readRecords } from './forms/readRecords';
 import { readSettings } from './forms/readSettings';
 import { readTextTable } from './forms/readTextTable';
@@ -19,8 +21,10 @@ import { readKeysCell } from './readKeysCell';
 import { type FormRead, type RawTables, UnreadableList } from './tables';
 
 /** So much of a text is read in every way there is, to see which makes most sense of it. */
-const TRIED = 40_000;
+const TRIED = 20_000;
 const MOST_JUDGED = 300;
+/** Keys with a modifier within other words. */
+const HOLDS_KEYS = /(?:^|\s)(?:ctrl|control|alt|shift|cmd|strg)[+-]\S/iu;
 /** The line under the head of a table in Markdown. */
 const RULED = /^\|? ?:?-{3,}:? ?\|[ :|-]*$/mu;
 
@@ -30,13 +34,27 @@ type Reader = {
   readonly read: (text: string) => RawTables | null;
   /** Whether a part of such a text is no such text. */
   readonly whole?: true;
+  /** How much what it makes of a text counts, where the text looks more or less like one of its form. */
+  readonly trust?: (text: string) => number;
 };
 
 /** How a text without a form of its own may be read; of two that make as much sense, the earlier is taken. */
 const READERS: readonly Reader[] = [
   { form: 'accelerator map', fits: (text) => /^ {0,8};? {0,8}\([\w-]+ "/mu.test(text), read: readAccelerators },
-  { form: 'Markdown', fits: looksLikeMarkdown, read: readMarkdown },
-  { form: 'table', fits: () => true, read: readTextTable },
+  {
+    form: 'YAML',
+    fits: (text) => mostlyYaml(text) && !nestsTooDeep(text),
+    read: (text) => records('YAML', yamlTree(text), text),
+    whole: true,
+  },
+  { form: 'Markdown', fits: looksLikeMarkdown, read: readMarkdown, trust: (text) => (RULED.test(text) ? 3 : 1) },
+  {
+    form: 'table',
+    fits: () => true,
+    read: readTextTable,
+    // Tabs in a row fill columns up; between the cells of a table stands one, and none before them.
+    trust: (text) => (fillsWithTabs(text) || mostlySetIn(text) ? 0.6 : 1),
+  },
   {
     form: 'TOML',
     fits: (text) => /^[ \t]*[\w."'-]+ ?= ?\S/mu.test(text),
@@ -44,22 +62,24 @@ const READERS: readonly Reader[] = [
     whole: true,
   },
   {
-    form: 'YAML',
-    fits: (text) => mostlyYaml(text) && !nestsTooDeep(text),
-    read: (text) => records('YAML', yamlTree(text), text),
-    whole: true,
+    form: 'settings',
+    fits: (text) => /[=:]/u.test(text),
+    read: readSettings,
+    // A list of tables is one of records, each with its name and keys in lines of their own.
+    trust: (text) => (/^\[\[[\w."' -]{1,60}\]\][ \t]*$/mu.test(text) ? 0.3 : 1),
   },
-  { form: 'settings', fits: (text) => /[=:]/u.test(text), read: readSettings },
   { form: 'bindings', fits: () => true, read: readBindings },
   { form: 'text in columns', fits: () => true, read: readColumns },
 ];
 
 /**
  * The tables a text holds, read by its content, whatever its file is called: as the form that makes most sense of it.
+ * @param as the form it is read as in any case, unless it says itself what it is.
  * @throws UnreadableList with a plain sentence when there is no list to be found.
  */
-export function findTables(text: string): RawTables {
-  const found = ofOneForm(text) ?? bestOf(text);
+export function findTables(text: string, as?: FormRead): RawTables {
+  const reader = READERS.find(({ form }) => form === as);
+  const found = (reader ? reader.read(text) : ofOneForm(text)) ?? bestOf(text);
   if (found.tables.length === 0) {
     throw new UnreadableList(
       found.format === 'web page'
@@ -74,15 +94,15 @@ export function findTables(text: string): RawTables {
 function ofOneForm(text: string): RawTables | null {
   const json = records('JSON', jsonTree(text), text);
   if (json) return json;
+  const braced = bracedTree(text);
+  if (braced) return { title: null, format: 'property list', tables: readProperties(braced, lineAt(text)) };
   const xml = /^[\s\uFEFF]*<(?!!doctype html|html)/iu.test(text) ? parsedXml(text) : null;
+  const properties = xml && propertyTree(xml);
+  if (properties) return { title: null, format: 'property list', tables: readProperties(properties, lineAt(text)) };
   if (xml && isManual(xml)) return { ...readPage(manualTree(xml), () => false), format: 'XML' };
   if (xml && !/^(?:table|div|dl|ul|ol|body|main|section|article)$/iu.test(xml.root?.name ?? ''))
     return records('XML', xmlTree(xml, text), text);
-  const isPage =
-    /^[\s\uFEFF]*(?:<!--[^>]*-->\s*)?<(?:!doctype html|html|head|body|table|div|dl|ul|ol|main|section|article|h[1-6]|p|meta|title|center)[\s>]/iu.test(
-      text,
-    ) || (text.match(/<\/t[dhr]>/giu)?.length ?? 0) > 3;
-  return isPage ? readWebPage(text) : null;
+  return looksLikePage(text) ? readWebPage(text) : null;
 }
 
 function records(format: FormRead, tree: Tree | null, text: string): RawTables | null {
@@ -93,16 +113,19 @@ function records(format: FormRead, tree: Tree | null, text: string): RawTables |
 function bestOf(text: string): RawTables {
   const [from, to] = tellingPart(text);
   const tried = text.slice(from, to);
+  const lines = tried.split('\n').filter((line) => line.trim() !== '').length;
   let best: { readonly reader: Reader; readonly sense: number; readonly tables: RawTables } | null = null;
   for (const reader of READERS) {
     if (!reader.fits(tried)) continue;
     // A part of a structured text is no such text.
     const tables = readOr(reader, reader.whole ? text : tried);
     if (!tables || tables.tables.length === 0) continue;
-    const ruled = reader.form === 'Markdown' && RULED.test(tried) ? 1.5 : 1;
-    const sense = senseOf(tables) * ruled * (reader.whole ? Math.min(1, (3 * tried.length) / text.length) : 1);
+    const trust = reader.trust?.(tried) ?? 1;
+    const sense = senseOf(tables) * trust * (reader.whole ? Math.min(1, (3 * tried.length) / text.length) : 1);
     // What has a form of its own is that, unless another makes far more of it.
     if (!best || sense > 1.1 * Math.max(0, best.sense) + 0.001) best = { reader, sense, tables };
+    // No way of reading makes more of a text than a command of each line.
+    if (best.sense >= (reader.whole ? 1 : 0.95) * lines) break;
   }
   if (!best) return readTextTable(text);
   return tried.length === text.length || best.reader.whole
@@ -186,12 +209,27 @@ export function senseOf({ tables }: RawTables): number {
                 : 1;
       // A name of many words is more likely a sentence that was cut in two.
       if (called.split(' ').length > 12) own -= 0.6;
+      // Keys in a name belong beside it.
+      if (HOLDS_KEYS.test(called)) own -= 0.8;
     }
     sense += own * (rows.length / body.length);
   }
   // One sign before everything is no key, but a mark.
   const all = [...written.values()].reduce((sum, count) => sum + count, 0);
   return all > 8 && Math.max(...written.values()) > 0.5 * all ? 0.2 * sense : sense;
+}
+
+/** Whether lines have several tabs side by side, and not all the same number of tabs. */
+function fillsWithTabs(text: string): boolean {
+  const lines = text.split('\n', 400).filter((line) => line.includes('\t'));
+  const counts = new Set(lines.map((line) => line.split('\t').length));
+  return counts.size > 2 && lines.filter((line) => line.includes('\t\t')).length > 0.4 * lines.length;
+}
+
+/** Whether most lines begin with a blank. */
+function mostlySetIn(text: string): boolean {
+  const lines = text.split('\n', 400).filter((line) => line.trim() !== '');
+  return lines.filter((line) => /^ \s*[^\s|]/u.test(line)).length > 0.6 * lines.length;
 }
 
 /** Whether most lines can be of YAML: names with a colon behind them, items, comments, what is set in from them. */

@@ -1,4 +1,5 @@
-import { guessRoles, type headOf, type Role } from './columnRoles';
+import { guessRoles, type headOf, readsAsKeys, roleOfHeader } from './columnRoles';
+import type { Role } from './roles';
 import type { RawRow, RawTable } from './tables';
 
 /** Tables with the same columns, whose roles are chosen together. */
@@ -7,6 +8,15 @@ export type ColumnGroup = {
   readonly roles: readonly Role[];
   readonly tables: number;
   readonly sample: readonly (readonly string[])[];
+  /** Which of its columns hold keys, too, though they are left out. */
+  readonly otherKeys: readonly number[];
+};
+
+type Group = {
+  readonly header: readonly string[] | null;
+  readonly rows: RawRow[];
+  tables: number;
+  readonly roles: readonly Role[] | undefined;
 };
 
 /**
@@ -18,33 +28,49 @@ export function groupTables(
   heads: readonly ReturnType<typeof headOf>[],
   chosen: readonly (readonly Role[] | null)[],
 ) {
-  const bySignature = new Map<string, { header: readonly string[] | null; rows: RawRow[]; tables: number }>();
+  const bySignature = new Map<string, Group>();
   const signatures = tables.map((table, t) => {
     const { row: headRow = null, cells: header = null } = heads[t] ?? {};
     const body = table.rows.filter((row) => row.left === undefined && !row.heading && row !== headRow);
     if (body.length === 0) return null;
     const width = Math.max(...body.map((row) => row.cells.length));
     const signature = header ? header.join('\u0001').toLowerCase() : `no header ${width}`;
-    const group = bySignature.get(signature) ?? { header, rows: [], tables: 0 };
+    const group = bySignature.get(signature) ?? { header, rows: [], tables: 0, roles: table.roles };
     for (const row of body) group.rows.push(row);
     group.tables++;
     bySignature.set(signature, group);
     return signature;
   });
   const order = [...bySignature.keys()];
-  const all: ColumnGroup[] = [...bySignature.values()].map(({ header, rows, tables: count }, g) => {
-    const guessed = guessRoles(header, rows);
+  const all: ColumnGroup[] = [...bySignature.values()].map(({ header, rows, tables: count, roles: known }, g) => {
+    const guessed = known ?? guessRoles(header, rows);
     const wanted = chosen[g];
+    const roles = guessed.map((role, i) => wanted?.[i] ?? role);
     return {
       header,
-      roles: guessed.map((role, i) => wanted?.[i] ?? role),
+      roles,
       tables: count,
       sample: rows.slice(0, 3).map((row) => row.cells),
+      otherKeys: known ? [] : otherKeysIn(roles, header, rows),
     };
   });
-  const none: ColumnGroup = { header: null, roles: [], tables: 0, sample: [] };
+  const none: ColumnGroup = { header: null, roles: [], tables: 0, sample: [], otherKeys: [] };
   return {
     all,
     of: signatures.map((signature) => (signature === null ? none : (all[order.indexOf(signature)] ?? none))),
   };
+}
+
+const LOOKED_AT = 200;
+
+/** Columns that are left out though most of what stands there reads as keys, and more than bare letters and numbers. */
+function otherKeysIn(roles: readonly Role[], header: readonly string[] | null, rows: readonly RawRow[]): number[] {
+  return roles.flatMap((role, i) => {
+    if (role !== 'ignore') return [];
+    const filled = rows.slice(0, LOOKED_AT).flatMap((row) => row.cells[i] || []);
+    const keys = filled.filter(readsAsKeys).length;
+    const sure = filled.filter((cell) => /[+⌘⌥⌃⇧^-].|^F\d/u.test(cell) && readsAsKeys(cell)).length;
+    const said = roleOfHeader(header?.[i] ?? '') ?? 'keys';
+    return keys >= 0.6 * filled.length && sure > 0 && /keys/u.test(said) ? [i] : [];
+  });
 }

@@ -1,4 +1,5 @@
 import { parseChord } from '../chord/parseChord';
+import { escapedStrokes } from '../chord/respelled';
 import { withoutOdd } from '../text/oddCharacter';
 import { trimEnd } from '../text/trimEnd';
 
@@ -19,11 +20,15 @@ const OTHERS =
  * @param mac whether the list is written for the Mac.
  */
 export function keysText(text: string, mac: boolean): string {
+  // Nothing is put around keys that are only joined words.
+  if (/^[A-Za-z\d]+(?:\+[A-Za-z\d]+)*$/u.test(text)) return text;
   let cell = withoutMarks(
     withoutOdd(text)
       .replace(/\u00AD|\u200C|\u200D|\u2060/gu, '')
       .replace(/[^\S\n]+/gu, ' '),
   );
+  const escaped = escapedStrokes(cell);
+  if (escaped !== null) return escaped;
   cell = forPlatform(cell, mac);
   cell = bothPlatforms(withoutNotes(cell));
   cell = cell.replace(/(?<=\S) ?(?:[¹²³⁴⁵⁶⁷⁸⁹†‡]{1,9}|\[(?:\d{1,2}|default|standard|Standard)\])/gu, '').trim();
@@ -39,7 +44,9 @@ const LEAD =
 function withoutMarks(text: string): string {
   const list = /^\s*(?:@\w+ )?\[\s*(?:(["']).*\1\s*)?\]\s*$/su.test(text);
   let cell = list ? text.replace(/^\s*(?:@\w+ )?\[|\]\s*$/gu, '').replace(/(["'])\s*,\s*(?=["'])/gu, '$1\n') : text;
-  cell = cell
+  // As `kbd:[Ctrl+N]`.
+  const [before = '', ...marked] = cell.split('kbd:[');
+  cell = (before + marked.map((part) => part.replace(']', '')).join(''))
     .replace(/<\/(?:kbd|key|code)>\s*<(?:kbd|key|code)>/giu, '+')
     .replace(/<\/?(?:kbd|key|code|b|i|em|strong|span|tt)(?:\s[^<>]*)?>/giu, '')
     .replace(/:kbd:(?=`)/gu, '')

@@ -1,20 +1,42 @@
 import { headOf, readsAsKeys, roleOfHeader } from './columnRoles';
 import { readKeysCell } from './readKeysCell';
-import type { RawTable } from './tables';
+import type { RawRow, RawTable } from './tables';
 
 /**
  * The tables of a file that holds other things, too: those in which nothing reads as keys are left out, row by row, with
  * the reason.
  * @param least which part of a column has to read as keys, at least.
+ * @param together whether tables of one shape belong together, as on a page, so that short ones are kept with long ones.
  */
-export function leaveOthersOut(tables: readonly RawTable[], least: number): readonly RawTable[] {
-  return tables.map((table) => (namesOthers(table) || !holdsKeys(table, least) ? leftOut(table) : table));
+export function leaveOthersOut(tables: readonly RawTable[], least: number, together: boolean): readonly RawTable[] {
+  const kept = tables.map((table) => !namesOthers(table) && holdsKeys(table, least));
+  const known = new Set(together ? tables.flatMap((table, i) => (kept[i] ? shapesOf(table) : [])) : []);
+  return tables.map((table, i) =>
+    kept[i] || (together && !namesOthers(table) && isShort(table) && shapesOf(table).some((one) => known.has(one)))
+      ? table
+      : leftOut(table),
+  );
+}
+
+const SHORT = 4;
+const bodyOf = ({ rows }: RawTable) => rows.filter((row) => row.left === undefined && !row.heading);
+/** Whether a table is too short to tell by itself what it holds. */
+const isShort = (table: RawTable): boolean => bodyOf(table).length < SHORT;
+
+/** How wide a table is, with each of its columns in which all reads as keys that have more than one sign. */
+function shapesOf(table: RawTable): readonly string[] {
+  const body = bodyOf(table).slice(0, 50);
+  const width = Math.max(0, ...body.map((row) => row.cells.length));
+  return Array.from({ length: width }, (_, i) => i)
+    .filter((i) => body.every((row) => readsAsKeys(row.cells[i] ?? '')))
+    .map((i) => `${width} ${i}`);
 }
 
 /** Whether a part of a file gives other names to commands, which look like keys where they are short. */
-const namesOthers = ({ headings }: RawTable): boolean => /^alias(?:es)?$/iu.test(headings.at(-1) ?? '');
+const namesOthers = ({ headings }: RawTable): boolean => headings.some((one) => /^alias(?:es)?$/iu.test(one));
 
-const leftOut = (table: RawTable): RawTable => ({
+/** A table whose rows are left out since it holds other things. */
+export const leftOut = (table: RawTable): RawTable => ({
   ...table,
   rows: table.rows.map((row) =>
     row.left === undefined ? { ...row, left: 'Nothing in this part of the file reads as keys.' } : row,
@@ -23,10 +45,18 @@ const leftOut = (table: RawTable): RawTable => ({
 
 /** Whether some column of a table holds keys, or is said to, beside names. @param least which part of it, at least. */
 function holdsKeys(table: RawTable, least: number): boolean {
-  const { rows, header } = table;
-  const body = rows.filter((row) => row.left === undefined && !row.heading).slice(0, 200);
+  const body = bodyOf(table);
+  // A few rows tell of most tables.
+  if (body.length === 0) return true;
+  const sure = body.length > FEW && holds(table, body.slice(0, FEW), Math.max(0.7, least));
+  return sure || holds(table, body.slice(0, 200), least);
+}
+const FEW = 8;
+
+function holds(table: RawTable, body: readonly RawRow[], least: number): boolean {
+  const { header } = table;
   const ofKeys = headOf(table).row?.cells.some((cell) => /keys$/iu.test(roleOfHeader(cell) ?? ''));
-  if (ofKeys || body.length === 0) return true;
+  if (ofKeys) return true;
   const width = Math.max(0, ...body.map((row) => row.cells.length));
   const columns = Array.from({ length: width }, (_, i) => {
     const filled = body.map((row) => row.cells[i] ?? '').filter((cell) => cell !== '');

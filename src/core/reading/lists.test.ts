@@ -1,11 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { rowsOf } from '../keymap/keymap';
-import { guessRoles, isHeaderRow, type Role, roleOfHeader } from './columnRoles';
+import { NO_CHOICES } from './choices';
+import { guessRoles, isHeaderRow, roleOfHeader } from './columnRoles';
 import { decodeText } from './decodeText';
 import { readTextTable } from './forms/readTextTable';
 import { programFromReading } from './programFromReading';
 import { readCommandList } from './readCommandList';
 import { readKeysCell } from './readKeysCell';
+import type { Role } from './roles';
 
 const row = (...cells: string[]) => ({ line: 1, cells, heading: false, spans: cells.map(() => [0, 0] as const) });
 
@@ -283,7 +285,7 @@ describe('text', () => {
       [2, false, 'c', 'd'],
     ]);
     expect(cells('| a | b |\n|---|:-:|\n| c | d |\n')).toEqual([
-      [1, false, 'a', 'b'],
+      [1, true, 'a', 'b'],
       [3, false, 'c', 'd'],
     ]);
     expect(cells('a,b\nAlone\n\nc,d')).toEqual([
@@ -308,7 +310,7 @@ describe('text', () => {
 
 describe('a list', () => {
   const told = (text: string, chosen?: (Role[] | null)[]) =>
-    readCommandList(text, chosen).rows.map(({ result, why, command }) =>
+    readCommandList(text, { ...NO_CHOICES, roles: chosen ?? [] }).rows.map(({ result, why, command }) =>
       [result, command ? `${[...command.path, command.name].join(' › ')}: ${command.keys.join(', ')}` : '', why ?? '']
         .filter((one) => one !== '')
         .join(' — '),
@@ -342,7 +344,7 @@ describe('a list', () => {
         'used — FILE › File › New › Blank sheet…: Mod+N',
         'partly — FILE › File › Blank › From scan…:  — It has keys on a Mac alone. The command comes in without a key.',
         "partly — FILE › File › Close:  — “drag” needs the mouse or pen, so it isn't kept as keys. The command comes in without a key.",
-        'heading — Stands in row 5 already; its keys are added there.',
+        'again — Stands in row 5 already; its keys are added there.',
         "partly — FILE › File › Lift:  — We don't know a key called “Shfit+L”. Perhaps Ctrl+Shift+L is meant. The command comes in without a key.",
         'unused — There is no name in this row.',
         `partly — FILE › File › ${'Long '.repeat(24).trim().slice(0, 119).trimEnd()}…: F6 — Its name is longer than 120 characters and is kept up to there.`,

@@ -60,7 +60,7 @@ function apartIn(cells: readonly string[]): Manner['apart'] {
   const byFirst = new Map<string, Set<string>>();
   let several = 0;
   for (const cell of cells) {
-    const parts = cell.split(/,? +/u);
+    const parts = cell.split(/,? +|\n/u);
     if (
       parts.length < 2 ||
       parts.length > 6 ||
@@ -74,6 +74,6 @@ function apartIn(cells: readonly string[]): Manner['apart'] {
     byFirst.set(first, after.add(rest.join(' ')));
   }
   const leads = [...byFirst.values()].filter((after) => after.size > 1).reduce((sum, after) => sum + after.size, 0);
-  if (leads >= 3 && leads >= 0.4 * several) return 'in turn';
+  if (leads >= 3 ? leads >= 0.4 * several : leads === 2 && several === 2) return 'in turn';
   return several >= 3 && leads < 0.3 * several ? 'either' : null;
 }

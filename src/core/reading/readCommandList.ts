@@ -1,5 +1,6 @@
 import type { Dialect } from '../chord/parseChord';
-import { headOf, type Role } from './columnRoles';
+import { type Choices, NO_CHOICES } from './choices';
+import { headOf } from './columnRoles';
 import { clashesIn, doubtOf } from './doubtOf';
 import { findTables } from './findTables';
 import { FORM_FACTS } from './formFacts';
@@ -8,46 +9,64 @@ import { leaveOthersOut } from './leaveOthersOut';
 import { type Manner, mannerOf } from './mannerOf';
 import { readKeysCell } from './readKeysCell';
 import { type Reader, type ReadRow, readTable } from './readTable';
-import type { FormRead, RawTable } from './tables';
+import { readShown } from './shown/readShown';
+import type { FormRead, RawTable, RawTables } from './tables';
 
 export type Reading = {
   readonly title: string | null;
   readonly format: FormRead;
   readonly dialect: Dialect;
+  /** How its keys are written, told by all of them. */
+  readonly manner: Manner;
   readonly groups: readonly ColumnGroup[];
   readonly rows: readonly ReadRow[];
   /** Why the list was probably not understood as it is meant; null where nothing speaks for that. */
   readonly doubt: string | null;
   /** On how many chords keys of several commands of the list clash. */
   readonly clashes: number;
+  /** In how many keys cells a `-` or `?` stands alone, and whether it is read as that key. */
+  readonly signs: { readonly cells: number; readonly keys: boolean };
+  /** Whether its lines that are commented out tell what holds without them. */
+  readonly commentsKept: boolean;
 };
 
 /** So often is it said what a cell that was not understood was probably meant to say. */
 const MOST_HINTS = 300;
 
+/** What a list was understood as, so that another state of it is understood in the same way. */
+export type ReadAs = Pick<Reading, 'format' | 'manner' | 'groups' | 'commentsKept'>;
+
 /**
  * Understands a list of commands, whatever form it has.
- * @param chosen roles the person gave instead of the guessed ones, by group number.
+ * @param choices what the person said of it.
+ * @param as how another state of the same list was understood; else by its content.
  * @throws UnreadableList with a plain sentence when there is no list to be found.
  */
-export function readCommandList(text: string, chosen: readonly (readonly Role[] | null)[] = []): Reading {
-  const raw = findTables(text);
+export function readCommandList(text: string, choices: Choices = NO_CHOICES, as?: ReadAs): Reading {
+  const raw = choices.shown.length > 0 ? readShown(text, choices.shown) : findTables(text, as?.format);
+  return readTables(raw, as ? { ...choices, roles: as.groups.map((one) => one.roles) } : choices, as);
+}
+
+/** Understands tables that were found in a file. @param like how its keys are written, where that is known. */
+export function readTables(raw: RawTables, choices: Choices, like?: Pick<Reading, 'manner' | 'commentsKept'>): Reading {
   const facts = FORM_FACTS[raw.format];
-  const tables = facts.least === null ? raw.tables : leaveOthersOut(raw.tables, facts.least);
+  const tables = facts.least === null ? raw.tables : leaveOthersOut(raw.tables, facts.least, facts.steps);
   const heads = tables.map(headOf);
-  const groups = groupTables(tables, heads, chosen);
+  const groups = groupTables(tables, heads, choices.roles);
   const cells = tables.flatMap((table, t) => {
     const column = groups.of[t]?.roles.indexOf('keys') ?? -1;
     return column < 0 ? [] : table.rows.filter((row) => row.left === undefined).map((row) => row.cells[column] ?? '');
   });
-  const manner = mannerOf(cells);
+  const guessed = like?.manner ?? mannerOf(cells);
+  const manner = choices.signs === null ? guessed : { ...guessed, signs: choices.signs };
+  const commentsKept = like?.commentsKept ?? commentsAreKept(tables, groups.of, manner);
   const rows: ReadRow[] = [];
   const reader: Reader = {
     facts,
     manner,
     seen: new Map(),
     hints: { left: MOST_HINTS },
-    commentedOut: commentsAreKept(tables, groups.of, manner),
+    commentedOut: commentsKept,
     filled: cells.filter((cell) => cell !== '').length >= 0.3 * cells.length,
     out: rows,
   };
@@ -60,10 +79,13 @@ export function readCommandList(text: string, chosen: readonly (readonly Role[] 
     title: raw.title,
     format: raw.format,
     dialect: manner.dialect,
+    manner,
     groups: groups.all,
     rows,
     doubt: doubtOf(rows),
     clashes: clashesIn(rows),
+    commentsKept,
+    signs: { cells: cells.filter((cell) => /^[-?]$/u.test(cell.trim())).length, keys: manner.signs },
   };
 }
 

@@ -2,6 +2,7 @@ import { type ChordText, canonicalText } from '../chord/chord';
 import { type Dialect, parseChord } from '../chord/parseChord';
 import { parseChords } from '../chord/parseChords';
 import { respelled } from '../chord/respelled';
+import { remembering } from '../text/remembering';
 import { keyRange } from './keyRange';
 import { keysText } from './keysText';
 import { type Manner, PLAIN_MANNER } from './mannerOf';
@@ -15,16 +16,33 @@ export type KeysCell = {
 
 const NO_KEYS =
   /^[<(]?(?:[-–—]+|…|none|nothing|no (?:key|shortcut|default|binding)s?(?: (?:key|shortcut|binding)s?)?|n\/?a|nil|null|undefined|empty|disabled|unset|unbound|unassigned|not (?:set|assigned|bound|defined)|keine?r?s?|ohne|nicht (?:belegt|zugewiesen|festgelegt|gesetzt|vergeben)|aucune?|non (?:assignée?|attribuée?|définie?)|ningun[oa]|sin (?:asignar|atajo)|no (?:asignad|definid)[oa]|nessun[oa]|\?)[>)]?$/iu;
+const ANY_KEY = /^[^<>\s\p{L}\p{N}]<\p{Ll}>$/u;
 const MOUSE =
   /\b(?:click|drag|dblclick|double-click|wheel|scroll|mouse|tap|pen|stylus|klick|clic)\b|^(?:[A-Z]?BTN|WHEEL|Button\d|mouse)_?/iu;
 
+/** Readers of cells by how their list writes keys: a list is looked at in several ways, and many rows have the same keys. */
+const readers = new WeakMap<Manner, Partial<Record<Dialect, (text: string) => KeysCell>>>();
+
 /** Reads a cell with several keys, "or", ranges, notes in brackets and note marks, as its list writes them. */
 export function readKeysCell(text: string, dialect: Dialect, manner: Manner = PLAIN_MANNER): KeysCell {
+  let own = readers.get(manner);
+  if (!own) {
+    own = {};
+    readers.set(manner, own);
+  }
+  own[dialect] ??= remembering((cell) => readCell(cell, dialect, manner));
+  return own[dialect](text);
+}
+
+function readCell(text: string, dialect: Dialect, manner: Manner): KeysCell {
   const bare = text.trim();
   if ((bare === '-' || bare === '?') && manner.signs) return { status: 'keys', chords: [bare], problems: [] };
   // A lone hyphen is how most lists say "nothing"; the hyphen key itself is written "minus" or stands with a modifier.
   if (bare === '' || NO_KEYS.test(bare) || /^(?:""|''|\(\)|\{\}|<>|\[\]|\[(?:""|'')\]|@\w+ \[\])$/u.test(bare))
     return { status: 'none', chords: [], problems: [] };
+  // A letter in brackets behind other signs stands for any key, as in `:<x>`: letters themselves need no brackets.
+  if (ANY_KEY.test(bare))
+    return { status: 'unread', chords: [], problems: [`“${bare}” shows how keys are typed, and names none.`] };
   const cell = keysText(bare, dialect === 'mac');
   if (cell === '' || NO_KEYS.test(cell)) return { status: 'none', chords: [], problems: [] };
   const lines = cell.split('\n');
@@ -54,6 +72,10 @@ function inManner(cell: string, dialect: Dialect, { capitals, strokes, apart }: 
 
 /** Keys with blanks or commas between them as lines, or as strokes. */
 function partedIn(cell: string, dialect: Dialect, apart: 'either' | 'in turn'): string {
+  if (cell.includes('\n')) {
+    const lines = cell.split('\n');
+    return apart === 'in turn' && lines.every((line) => parseChord(line, dialect).ok) ? lines.join(' then ') : cell;
+  }
   const parts = cell.split(apart === 'either' ? / +/u : /,? +/u);
   const plain = apart === 'either' ? cell : cell.replace(/, /gu, ' ');
   if (parts.length < 2 || parts.length > 6 || /,|\n|\bor\b| [/|+-] /u.test(plain)) return cell;

@@ -4,11 +4,13 @@ import type { Dialect } from '../chord/parseChord';
 import { writeChord } from '../chord/writeChord';
 import { cutText } from '../text/cutText';
 import { cleanName } from './cleanName';
-import { type headOf, isHeaderRow, type Role } from './columnRoles';
+import { type headOf, isHeaderRow } from './columnRoles';
 import type { FormFacts } from './formFacts';
 import type { Manner } from './mannerOf';
 import { readKeysCell } from './readKeysCell';
-import type { RawRow, RawTable, Span } from './tables';
+import type { Role } from './roles';
+import { rowKey } from './rowKey';
+import { HEADS, type RawRow, type RawTable, type Span } from './tables';
 
 /** A command as a list gives it. */
 export type ListedCommand = {
@@ -21,12 +23,35 @@ export type ListedCommand = {
 /** One row of the file and what became of it; `why` says what was not understood, or what the row was taken for. */
 export type ReadRow = {
   readonly line: number;
+  /** What the row is known by among all of its file, however it is read. */
+  readonly key: string;
   readonly cells: readonly string[];
-  readonly result: 'used' | 'partly' | 'heading' | 'unused';
+  readonly result: 'used' | 'partly' | 'heading' | 'again' | 'unused';
   readonly why: string | null;
   readonly command: ListedCommand | null;
-  /** Where in the text of the file the command's name, its place and its keys stand. */
-  readonly at: { readonly name: Span; readonly path: Span | null; readonly keys: Span | null } | null;
+  /** The command it would be, where it was taken for none. */
+  readonly would?: ListedCommand;
+  /** Whether a person said what it is. */
+  readonly corrected?: true;
+  /** Where a command, or keys that are added to one, stands in the file. */
+  readonly at: RowPlace | null;
+};
+
+/** Where in the text of a file a command's name, its place and its keys stand, and what this row alone says of its keys. */
+export type RowPlace = {
+  readonly name: Span;
+  readonly path: Span | null;
+  readonly keys: Span | null;
+  /** In which part, of a packed file; and what its keys cell says, in which column. */
+  readonly part?: string;
+  readonly cell?: { readonly text: string; readonly column: number };
+  readonly own: readonly ChordText[];
+  /** The key of the row whose command these are keys of as well, where that is another. */
+  readonly of?: string;
+  /** Whether it is commented out: so that it has no keys, or telling those it has without it. */
+  readonly commentedOut?: 'off' | 'kept';
+  /** Where all that is said of it stands, of a record. */
+  readonly whole?: Span;
 };
 
 const LONGEST_NAME = 120;
@@ -58,15 +83,28 @@ export function readTable(
   const nameColumn = roles.indexOf('name');
   const keysColumn = roles.indexOf('keys');
   const pathColumn = roles.indexOf('path');
+  const [macColumn, kindColumn] = [roles.indexOf('Mac keys'), roles.indexOf('kind')];
+  const names = head.cells?.join() ?? null;
   for (const row of table.rows) {
-    const say = (result: ReadRow['result'], why: string | null, command: ListedCommand | null = null): void => {
-      const keysAt = row.spans[keysColumn >= 0 ? keysColumn : roles.indexOf('Mac keys')] ?? null;
-      const at = command && {
+    const say = (
+      result: ReadRow['result'],
+      why: string | null,
+      command: ListedCommand | null = null,
+      own: Pick<RowPlace, 'own' | 'of'> | null = null,
+    ): void => {
+      const column = keysColumn >= 0 ? keysColumn : macColumn;
+      const at = own && {
+        ...own,
         name: row.spans[nameColumn] ?? ([0, 0] as const),
         path: row.spans[pathColumn] ?? null,
-        keys: keysAt,
+        keys: row.spans[column] ?? null,
+        ...(table.part === undefined ? {} : { part: table.part, cell: { text: row.cells[column] ?? '', column } }),
+        ...(row.commentedOut ? { commentedOut: reader.commentedOut ? ('kept' as const) : ('off' as const) } : {}),
+        ...(row.whole === undefined ? {} : { whole: row.whole }),
       };
-      out.push({ line: row.line, cells: row.cells, result, why, command, at });
+      const key = rowKey(row.line, row.spans[0]?.[0] ?? 0);
+      const would = command ? null : commandIn(row, roles, [...table.headings, ...under], reader);
+      out.push({ line: row.line, key, cells: row.cells, result, why, command, ...(would ? { would } : {}), at });
     };
     if (row.left !== undefined) {
       say(row.heading ? 'heading' : 'unused', row.left);
@@ -80,7 +118,7 @@ export function readTable(
     const only = filled.length === 1 ? (filled[0] ?? '') : null;
     if (
       row === head.row ||
-      (head.cells !== null && row.cells.join() === head.cells.join()) ||
+      (names !== null && row.cells.length === head.cells?.length && row.cells.join() === names) ||
       (!table.header && isHeaderRow(row, false))
     ) {
       say('heading', 'Names the columns.');
@@ -92,7 +130,7 @@ export function readTable(
     }
     if (only !== null && roles.length > 1 && isHeading(row, only, roles)) {
       under.splice(0, under.length, cleanName(only));
-      say('heading', 'A heading: the rows below it live there.');
+      say('heading', HEADS);
       continue;
     }
     const steps = firstOf(row.cells[nameColumn] ?? '')
@@ -112,10 +150,14 @@ export function readTable(
     const path = [...table.headings, ...under, ...own, ...steps]
       .filter((step, i, all) => step !== '' && step !== all[i - 1])
       .slice(0, 8);
-    const windows = keysIn(row, keysColumn, manner);
+    const windows = keysOf(row, roles, manner);
     const onlyMac = windows.status === 'none' && reader.filled;
     const macs =
-      windows.status === 'keys' ? windows : keysIn(row, roles.indexOf('Mac keys'), { ...manner, dialect: 'mac' });
+      windows.status === 'keys'
+        ? windows
+        : macColumn < 0
+          ? NO_CELL
+          : keysIn(row, macColumn, { ...manner, dialect: 'mac' });
     const found =
       onlyMac && macs.status === 'keys'
         ? { ...windows, problems: ['It has keys on a Mac alone.'] }
@@ -127,12 +169,12 @@ export function readTable(
       found.status !== 'keys' &&
       !(reader.commentedOut && (facts.binds || /^\S+$/u.test(name)) && (row.cells[keysColumn] ?? '') !== '')
     ) {
-      say('unused', 'A comment.');
+      // It may be used again, once it is to have keys.
+      say('unused', 'A comment.', null, /^\S+$/u.test(name) ? { own: [] } : null);
       continue;
     }
     const outOfUse = row.commentedOut && !reader.commentedOut;
     const keys = outOfUse ? { ...found, chords: [], problems: [COMMENTED_OUT] } : found;
-    const kindColumn = roles.indexOf('kind');
     const command = {
       name: whole(name),
       path,
@@ -152,7 +194,10 @@ export function readTable(
             : {}),
           command: { ...first.command, keys: [...new Set([...first.command.keys, ...keys.chords])] },
         };
-      say('heading', `Stands in row ${first?.line} already; its keys are added there.`);
+      say('again', `Stands in row ${first?.line} already; its keys are added there.`, null, {
+        own: keys.chords,
+        of: first?.key ?? '',
+      });
       continue;
     }
     seen.set(signature, out.length);
@@ -169,7 +214,7 @@ export function readTable(
       keys.problems.length === 0
         ? ''
         : ` The command comes in ${keys.chords.length > 0 ? 'with its other keys' : 'without a key'}.`;
-    say(wrong === '' ? 'used' : 'partly', wrong === '' ? null : `${wrong}${brought}`, command);
+    say(wrong === '' ? 'used' : 'partly', wrong === '' ? null : `${wrong}${brought}`, command, { own: keys.chords });
   }
 }
 
@@ -181,6 +226,8 @@ function firstOf(cell: string): string {
   return /^\p{Lu}/u.test(rest) && rest.split(' ').length > 3 ? first : cell.replace(/\n/g, ' ');
 }
 
+/** What a column says that a list doesn't have. */
+const NO_CELL = { status: 'none', chords: [], problems: [] } as const;
 const COMMENTED_OUT = 'Its line is commented out.';
 const whole = (name: string): string =>
   name.length > LONGEST_NAME ? `${cutText(name, LONGEST_NAME - 1).trimEnd()}…` : name;
@@ -196,6 +243,43 @@ function nearestTo(
   hints.left--;
   const near = nearestReading(cell, dialect);
   return near ? [`Perhaps ${writeChord(near, dialect === 'mac' ? 'mac' : 'windows')} is meant.`] : [];
+}
+
+/** The keys of a row, with those of further columns. */
+function keysOf(row: RawRow, roles: readonly Role[], manner: Manner) {
+  const own = keysIn(row, roles.indexOf('keys'), manner);
+  return roles.reduce((found, role, i) => {
+    if (role !== 'more keys') return found;
+    const more = keysIn(row, i, manner);
+    if (more.status === 'none') return found;
+    return {
+      status: found.status === 'keys' ? found.status : more.status,
+      chords: [...new Set([...found.chords, ...more.chords])],
+      problems: [...found.problems, ...more.problems],
+    };
+  }, own);
+}
+
+/** The command a row would be that was taken for none: by its columns, else by all that stands in it. */
+function commandIn(
+  row: RawRow,
+  roles: readonly Role[],
+  under: readonly string[],
+  { manner }: Reader,
+): ListedCommand | null {
+  const named = cleanName(firstOf(row.cells[roles.indexOf('name')] ?? ''));
+  const name = whole(named === '' ? cleanName(row.cells.filter((cell) => cell !== '').join(' ')) : named);
+  if (!/[\p{L}\p{N}]/u.test(name)) return null;
+  const path = [...under, ...roles.flatMap((role, i) => (role === 'path' ? (row.cells[i] ?? '') : []))];
+  return {
+    name,
+    path: path
+      .map((step) => cutText(cleanName(step), LONGEST_NAME))
+      .filter((step) => step !== '')
+      .slice(0, 8),
+    kind: null,
+    keys: named === '' ? [] : keysOf(row, roles, manner).chords,
+  };
 }
 
 function keysIn(row: RawRow, column: number, manner: Manner) {

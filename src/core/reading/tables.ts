@@ -1,5 +1,6 @@
 import { cutText } from '../text/cutText';
 import { withoutOdd } from '../text/oddCharacter';
+import type { Role } from './roles';
 
 /** Where something stands in the text of a file: from the first character to the one after the last, in UTF-16 units. */
 export type Span = readonly [from: number, to: number];
@@ -17,6 +18,8 @@ export type RawRow = {
   readonly left?: string;
   /** Whether it is written as a comment that is one no more once its sign is taken away. */
   readonly commentedOut?: boolean;
+  /** Where all of a record stands. */
+  readonly whole?: Span;
   /** Keys that stand in a line of their own above the rows they are for, and where. */
   readonly keysAbove?: readonly [string, Span];
 };
@@ -26,6 +29,10 @@ export type RawTable = {
   readonly rows: readonly RawRow[];
   /** What its columns are called, where that is no row of it. */
   readonly header?: readonly string[];
+  /** What its columns hold, where that is known. */
+  readonly roles?: readonly Role[];
+  /** The part of a packed file that the places of its cells are in. */
+  readonly part?: string;
 };
 
 /** What a file was read as. */
@@ -41,7 +48,9 @@ export const FORMS_READ = [
   'XML',
   'YAML',
   'TOML',
+  'property list',
   'workbook',
+  'shown',
 ] as const;
 export type FormRead = (typeof FORMS_READ)[number];
 
@@ -50,6 +59,9 @@ export type RawTables = {
   readonly tables: readonly RawTable[];
   readonly format: FormRead;
 };
+
+/** What is said of a row that gives the place of those below it. */
+export const HEADS = 'A heading: the rows below it live there.';
 
 export const MOST_ROWS = 20_000;
 export const MOST_COLUMNS = 60;
@@ -62,6 +74,8 @@ export class UnreadableList extends Error {
 
 /** One cell's text: spaces folded, line breaks kept, what can't be seen left out, over-long text cut. */
 export function tidyCell(text: string): string {
+  // Most cells are tidy.
+  if (text.length <= LONGEST_CELL && /^[!-~]+(?: [!-~]+)*$/u.test(text)) return text;
   return withoutOdd(cutText(text, LONGEST_CELL))
     .replace(/[^\S\n]+/gu, ' ')
     .replace(/ ?\n[ \n]*/g, '\n')

@@ -80,7 +80,7 @@ const box = (item: Item) =>
 
 const demo = join(import.meta.dirname, '../../../demo');
 const programs = readdirSync(demo)
-  .filter((name) => name !== 'draft.json')
+  .filter((name) => name !== 'draft.json' && name.endsWith('.json'))
   .map((name) => {
     const file = fromProgramFile(JSON.parse(readFileSync(join(demo, name), 'utf8')) as ProgramFile);
     return { name: file.program.name, file };

@@ -1,22 +1,12 @@
-import { sameData } from '../sync/edits';
-import type { Edits } from '../sync/sync';
+import { type ListEdit, listEdits } from '../sync/edits';
 import type { SheetSpec } from './sheetSpec';
 import type { KeptSheet } from './sheetsView';
 
 /** What is said anew of a kept sheet. */
 export type SheetChange = { readonly name?: string; readonly spec?: SheetSpec; readonly putAway?: boolean };
+type Made = { readonly name: string; readonly spec: SheetSpec };
 /** What people do to the sheets kept with a keymap. */
-export type SheetEdit =
-  | { readonly kind: 'keep'; readonly name: string; readonly spec: SheetSpec }
-  | { readonly kind: 'change'; readonly id: number; readonly change: SheetChange };
+export type SheetEdit = ListEdit<Made, SheetChange>;
 
-/** How edits change the sheets kept with a keymap. A new one has a number and an address once the server says them. */
-export const sheetEdits: Edits<readonly KeptSheet[], SheetEdit> = {
-  apply: (sheets, edit) =>
-    edit.kind === 'keep' ? sheets : sheets.map((one) => (one.id === edit.id ? { ...one, ...edit.change } : one)),
-  meets: (edit, before, now) => {
-    if (edit.kind === 'keep') return false;
-    const [was, is] = [before, now].map((sheets) => sheets.find((one) => one.id === edit.id));
-    return (Object.keys(edit.change) as (keyof SheetChange)[]).some((field) => !sameData(was?.[field], is?.[field]));
-  },
-};
+/** How edits change the sheets kept with a keymap; a new one has an address once the server says it. */
+export const sheetEdits = listEdits<KeptSheet, Made, SheetChange>();

@@ -28,7 +28,7 @@ function capsText(caps: readonly string[]): string {
 export function writeMarkdown(contents: SheetContents): string {
   const { title, notes, groups } = contents;
   const heads = keyHeads(contents);
-  const cell = (text: string): string => text.replace(/[\\`*_[\]<>|]/g, (one) => `\\${one}`).replace(/\n/g, ' ');
+  const cell = (text: string): string => text.replace(/[\\`*_[\]<>|&]/g, (one) => `\\${one}`).replace(/\n/g, ' ');
   const parts = groups.map(({ title: group, lines }) => {
     const rows = lines.map((line) => {
       const more = line.notes?.length ? ` (${line.notes.join('; ')})` : '';

@@ -8,6 +8,8 @@ export type ProgramSummary = {
   readonly version: string;
   readonly commands: number;
   readonly putAway: boolean;
+  /** The version it came from, by its address; null for none. */
+  readonly cameFrom: string | null;
   readonly keymaps: readonly KeymapSummary[];
 };
 

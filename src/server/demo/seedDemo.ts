@@ -6,9 +6,12 @@ import { buildClashIndex, programFacts } from '../../core/clash/clashIndex';
 import { verdict } from '../../core/clash/verdict';
 import { DEFAULT_KEYBOARD } from '../../core/keyboard/usKeyboard';
 import { whereOf } from '../../core/keyboard/where';
+import { NO_CHOICES } from '../../core/reading/choices';
+import { inTransaction } from '../database';
 import { readProgramFile } from '../reading/understand';
 import { findKeymap, keymapById, loadBindings } from '../repositories/keymaps';
 import { findProgram, listPrograms, loadProgram } from '../repositories/programs';
+import { insertSourceFile } from '../repositories/sourceFiles';
 import { saveUses, saveWishList } from '../useCases/advice';
 import { bringIn } from '../useCases/bringIn';
 import { editKeymap } from '../useCases/editKeymap';
@@ -31,8 +34,17 @@ export async function seedDemo(folder: string): Promise<boolean> {
   if ((await listPrograms()).length > 0) return false;
   const files = readdirSync(folder).filter((name) => name.endsWith('.json') && name !== 'draft.json');
   for (const name of files.sort()) await bringIn(readProgramFile(readFileSync(join(folder, name), 'utf8')));
+  await keepFile('tarnlight', 'tarnlight-keys.conf', folder);
   await takeSteps(JSON.parse(readFileSync(join(folder, 'draft.json'), 'utf8')) as DraftSteps);
   return true;
+}
+
+/** Keeps the file a program of the demo reads its keys from, so that keymaps can be written into it. */
+async function keepFile(slug: string, name: string, folder: string): Promise<void> {
+  const { id } = await findProgram(slug);
+  const { versionId } = await findKeymap(id, 'factory-keys');
+  const file = { name, bytes: readFileSync(join(folder, name)), choices: NO_CHOICES, corrections: {}, given: false };
+  await inTransaction((transaction) => insertSourceFile({ programId: id, versionId }, file, transaction));
 }
 
 async function takeSteps({ program: programSlug, keymap: keymapSlug, steps, uses, wishes }: DraftSteps): Promise<void> {

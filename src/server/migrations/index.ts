@@ -9,6 +9,11 @@ import { inStep } from './008-in-step';
 import { doneOn } from './009-done-on';
 import { leftAside } from './010-left-aside';
 import { chosen } from './011-chosen';
+import { sourceFiles } from './012-source-files';
+import { writeBackFiles } from './013-write-back';
+import { ownForms } from './014-own-forms';
+import { successions } from './015-successions';
+import { toldApart } from './016-told-apart';
 import type { Migration } from './migration';
 
 export const migrations: readonly Migration[] = [
@@ -23,4 +28,9 @@ export const migrations: readonly Migration[] = [
   doneOn,
   leftAside,
   chosen,
+  sourceFiles,
+  writeBackFiles,
+  ownForms,
+  successions,
+  toldApart,
 ];

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import {
   type Attributes,
   DataTypes,
@@ -31,6 +32,12 @@ export const text = { type: DataTypes.TEXT, allowNull: false } as const;
 export const textOrNot = { type: DataTypes.TEXT, allowNull: true } as const;
 export const number = { type: DataTypes.INTEGER, allowNull: false } as const;
 export const numberOrNot = { type: DataTypes.INTEGER, allowNull: true } as const;
+
+/** What tells one from all others on any computer, and whose second it is; null where it is nobody's. */
+export const told = {
+  uid: { type: DataTypes.TEXT, allowNull: false, defaultValue: () => randomUUID() },
+  kin: textOrNot,
+} as const;
 
 /** A yes or no, which the file keeps as 1 or 0. */
 export const yesOrNo = (name: string, defaultValue = false): ModelAttributeColumnOptions => ({

@@ -9,11 +9,13 @@ import type {
 import type { KeymapInBrief } from '../../core/keymap/inBrief';
 import type { Row } from '../../core/keymap/keymap';
 import type { Change, Ticket } from '../../core/keymap/ticket';
-import { id, json, keyed, number, numberOrNot, table, text, textOrNot, yesOrNo } from './columns';
+import { id, json, keyed, number, numberOrNot, table, text, textOrNot, told, yesOrNo } from './columns';
 import type { ProgramModel } from './programs';
 
 export interface KeymapModel extends Model<InferAttributes<KeymapModel>, InferCreationAttributes<KeymapModel>> {
   id: CreationOptional<number>;
+  uid: CreationOptional<string>;
+  kin: CreationOptional<string | null>;
   programId: number;
   versionId: number;
   slug: string;
@@ -92,6 +94,7 @@ export interface SummaryModel extends Model<InferAttributes<SummaryModel>, Infer
 export function defineKeymaps(sequelize: Sequelize) {
   const Keymap = table<KeymapModel>(sequelize, 'keymap', 'keymaps', {
     id,
+    ...told,
     programId: number,
     versionId: number,
     slug: text,

@@ -5,9 +5,12 @@ import { defineFinder } from './finder';
 import { defineInStep } from './inStep';
 import { defineKeymaps } from './keymaps';
 import { defineMatch } from './match';
+import { defineOwnForms } from './ownForms';
 import { definePrograms } from './programs';
 import { defineSettings } from './settings';
 import { defineSheets } from './sheets';
+import { defineSourceFiles } from './sourceFiles';
+import { defineSuccessions } from './successions';
 import { defineWorkspaces } from './workspaces';
 
 function define(sequelize: Sequelize) {
@@ -21,6 +24,9 @@ function define(sequelize: Sequelize) {
     ...defineSettings(sequelize),
     ...defineInStep(sequelize),
     ...defineFinder(sequelize),
+    ...defineSourceFiles(sequelize),
+    ...defineOwnForms(sequelize),
+    ...defineSuccessions(sequelize),
   };
   models.Program.hasMany(models.Keymap, { foreignKey: 'programId', as: 'keymaps' });
   models.Keymap.belongsTo(models.Program, { foreignKey: 'programId', as: 'program' });
@@ -34,7 +40,11 @@ const defined = new WeakMap<Sequelize, Models>();
 
 /** Everything that is stored, as models of the application's database. */
 export async function models(): Promise<Models> {
-  const sequelize = await database();
+  return modelsOf(await database());
+}
+
+/** Everything that is stored in a database file. */
+export function modelsOf(sequelize: Sequelize): Models {
   const before = defined.get(sequelize);
   if (before) return before;
   const made = define(sequelize);

@@ -7,10 +7,12 @@ import type {
   Sequelize,
 } from 'sequelize';
 import { type Command, type Context, DEFAULT_RULES, type Kind, type Rules } from '../../core/program/program';
-import { id, json, number, table, text, textOrNot, yesOrNo } from './columns';
+import { id, json, number, table, text, textOrNot, told, yesOrNo } from './columns';
 
 export interface ProgramModel extends Model<InferAttributes<ProgramModel>, InferCreationAttributes<ProgramModel>> {
   id: CreationOptional<number>;
+  uid: CreationOptional<string>;
+  kin: CreationOptional<string | null>;
   slug: string;
   name: string;
   putAwayAt: string | null;
@@ -70,6 +72,7 @@ const openedFacts = (stored: unknown): Facts => {
 export function definePrograms(sequelize: Sequelize) {
   const Program = table<ProgramModel>(sequelize, 'program', 'programs', {
     id,
+    ...told,
     slug: text,
     name: text,
     putAwayAt: textOrNot,

@@ -1,6 +1,6 @@
 import type { CreationOptional, InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize';
 import type { Workspace as Contents } from '../../core/workspace/room';
-import { id, json, keyed, number, numberOrNot, table, text, textOrNot } from './columns';
+import { id, json, keyed, number, numberOrNot, table, text, textOrNot, told } from './columns';
 
 export interface RoomModel extends Model<InferAttributes<RoomModel>, InferCreationAttributes<RoomModel>> {
   id: CreationOptional<number>;
@@ -31,6 +31,8 @@ export interface RoomStepModel extends Model<InferAttributes<RoomStepModel>, Inf
 export interface WorkspaceModel
   extends Model<InferAttributes<WorkspaceModel>, InferCreationAttributes<WorkspaceModel>> {
   id: CreationOptional<number>;
+  uid: CreationOptional<string>;
+  kin: CreationOptional<string | null>;
   programId: number;
   slug: string;
   name: string;
@@ -72,6 +74,7 @@ export function defineWorkspaces(sequelize: Sequelize) {
   });
   const Workspace = table<WorkspaceModel>(sequelize, 'workspace', 'workspaces', {
     id,
+    ...told,
     programId: number,
     slug: text,
     name: text,

@@ -9,13 +9,13 @@ const LIST = bytes('Menu,Command,Shortcut\nRepair,Lift stain,F9\nRepair,Dust swe
 /** A list that takes its time: many keys in many cells. */
 const LONG = bytes(Array.from({ length: 4900 }, (_, i) => `Command ${i},${'Ctrl+K or '.repeat(99)}F2`).join('\n'));
 const read = (given: Uint8Array, window = 'one', gone = new AbortController().signal) =>
-  readApart({ as: 'program', bytes: given, roles: [] }, { window, gone });
+  readApart({ as: 'program', bytes: given, choices: null, corrections: {} }, { window, gone });
 const refusal = (code: Problem['code'], message: RegExp) =>
   expect.objectContaining({ name: 'Problem', code, message: expect.stringMatching(message) });
 
 describe('reading in a thread of its own', () => {
   it('understands what would be understood here, and refuses with the same sentence', async () => {
-    expect(await read(LIST)).toEqual(understand(LIST, []));
+    expect(await read(LIST)).toEqual(understand(LIST));
     await expect(read(bytes('{"format": 3}'))).rejects.toEqual(refusal('unreadable', /not one that was exported here/));
     await expect(read(bytes(`<html>${'<div>'.repeat(900_000)}`))).rejects.toEqual(
       refusal('unreadable', /nested too deeply/),
@@ -44,7 +44,7 @@ describe('reading in a thread of its own', () => {
     queued.abort();
     begun.abort();
     await Promise.all([first, second]);
-    expect(await third).toEqual(understand(LIST, []));
+    expect(await third).toEqual(understand(LIST));
   }, 60_000);
 
   it('is stopped where it takes too much memory, and nothing else is', async () => {
@@ -61,6 +61,6 @@ describe('reading in a thread of its own', () => {
     })();
     await Promise.all([huge, counting]);
     expect(turns).toBe(20);
-    expect(await read(LIST)).toEqual(understand(LIST, []));
+    expect(await read(LIST)).toEqual(understand(LIST));
   }, 60_000);
 });

@@ -1,26 +1,128 @@
 /** The thread in which what comes from outside is read: it answers one question and ends. */
 import { parentPort, workerData } from 'node:worker_threads';
 import type { WorkspaceFile } from '../../core/file/workspaceFile';
+import { type Choices, NO_CHOICES } from '../../core/reading/choices';
+import { type Corrections, correctRows } from '../../core/reading/correctRows';
+import { FIRST_PAGE, PAGE, type Remembered } from '../../core/reading/preview';
+import { programFromReading } from '../../core/reading/programFromReading';
+import type { Reading } from '../../core/reading/readCommandList';
+import type { ReadRow } from '../../core/reading/readTable';
+import { rememberedFor } from '../../core/reading/rememberedFor';
+import { asNextVersion } from '../../core/succession/asNextVersion';
+import type { VersionSide } from '../../core/succession/findLinks';
+import type { Wanted } from '../../core/writeBack/sourceText';
+import type { Said } from '../../core/writeBack/spelling';
+import { type FileBytes, type FileWritten, writeFile } from '../../core/writeBack/writeFile';
 import { Problem } from '../../schemas/problem';
-import { readWorkspaceFile, type Understood, understand } from './understand';
+import { linesIn, orSay, readWorkspaceFile, type Understood, understand } from './understand';
 
 /** What a file is read as. */
 export type Question =
-  | { readonly as: 'program'; readonly bytes: Uint8Array; readonly roles: Parameters<typeof understand>[1] }
+  | {
+      readonly as: 'program';
+      readonly bytes: Uint8Array;
+      readonly choices: Choices | null;
+      readonly corrections: Corrections;
+      /** The version of a program that it is the next of. */
+      readonly before?: VersionSide;
+    }
+  | {
+      readonly as: 'preview';
+      readonly bytes: Uint8Array;
+      /** Null: nothing was said yet, so what was said of an earlier list counts. */
+      readonly choices: Choices | null;
+      readonly remembered: readonly Remembered[];
+    }
+  | { readonly as: 'lines'; readonly bytes: Uint8Array }
+  | {
+      readonly as: 'written';
+      readonly source: FileBytes;
+      /** A newer copy of it; null for the same. */
+      readonly into: FileBytes | null;
+      readonly wanted: readonly Wanted[];
+      readonly said: Said;
+    }
   | { readonly as: 'workspaces'; readonly text: string };
 /** What each kind of question is answered with. */
-export type Answers = { readonly program: Understood; readonly workspaces: WorkspaceFile };
+export type Answers = {
+  readonly program: Understood;
+  readonly preview: Previewed;
+  readonly lines: string;
+  readonly written: FileWritten;
+  readonly workspaces: WorkspaceFile;
+};
+/** What a list was read as, its rows as pages of JSON; or a program file. */
+export type Previewed =
+  | Exclude<Understood, { readonly kind: 'list' }>
+  | {
+      readonly kind: 'list';
+      readonly reading: Omit<Reading, 'rows'>;
+      readonly count: number;
+      readonly encoding: string;
+      readonly choices: Choices;
+      readonly asFor: string | null;
+      readonly pages: readonly string[];
+      /** What its commands are called. */
+      readonly names: readonly string[];
+    };
 export type Answer =
   | { readonly ok: true; readonly understood: Answers[Question['as']] }
   | { readonly ok: false; readonly code: Problem['code']; readonly message: string };
 
 function answer(question: Question): Answer {
   try {
-    const understood =
-      question.as === 'program' ? understand(question.bytes, question.roles) : readWorkspaceFile(question.text);
-    return { ok: true, understood };
+    return { ok: true, understood: answerTo(question) };
   } catch (error) {
     if (error instanceof Problem) return { ok: false, code: error.code, message: error.message };
+    throw error;
+  }
+}
+
+function answerTo(question: Question): Answers[Question['as']] {
+  if (question.as === 'workspaces') return readWorkspaceFile(question.text);
+  if (question.as === 'lines') return linesIn(question.bytes);
+  if (question.as === 'written') {
+    const { source, into, wanted, said } = question;
+    return orSay(() => writeFile(source, into, wanted, said));
+  }
+  if (question.as === 'preview') return previewOf(question);
+  const understood = understand(question.bytes, question.choices ?? NO_CHOICES);
+  if (understood.kind !== 'list') return understood;
+  const reading = { ...understood.reading, rows: correctRows(understood.reading.rows, question.corrections) };
+  const next = question.before && asNextVersion(question.before, programFromReading(reading, '', ''));
+  return { ...understood, reading, ...(next ? { next } : {}) };
+}
+
+function previewOf({ bytes, choices, remembered }: Extract<Question, { as: 'preview' }>): Previewed {
+  const understood = understand(bytes, choices ?? NO_CHOICES);
+  if (understood.kind !== 'list') return understood;
+  const as = choices === null ? rememberedFor(remembered, (by) => readingBy(bytes, by) ?? understood.reading) : null;
+  const { rows, ...reading } = as?.reading ?? understood.reading;
+  const pages: string[] = [];
+  for (let from = 0; from < rows.length; from += from === 0 ? FIRST_PAGE : PAGE)
+    pages.push(JSON.stringify(rows.slice(from, from + (from === 0 ? FIRST_PAGE : PAGE)).map(withoutPlace)));
+  return {
+    kind: 'list',
+    reading,
+    count: rows.length,
+    encoding: understood.encoding,
+    choices: as?.by.choices ?? choices ?? NO_CHOICES,
+    asFor: as?.by.program ?? null,
+    pages,
+    names: rows.flatMap((row) => row.command?.name ?? []),
+  };
+}
+
+/** A row as a screen shows it: where it stands in the file is nothing to it. */
+const withoutPlace = (row: ReadRow): ReadRow => ({ ...row, at: null });
+
+/** The list as some choices have it; null where they don't fit it. */
+function readingBy(bytes: Uint8Array, choices: Choices): Reading | null {
+  try {
+    const read = understand(bytes, choices);
+    return read.kind === 'list' ? read.reading : null;
+  } catch (error) {
+    if (error instanceof Problem) return null;
     throw error;
   }
 }

@@ -1,9 +1,12 @@
 import { InconsistentFile } from '../../core/file/keymapFile';
 import { fromProgramFile, type ProgramWithKeymaps } from '../../core/file/programFile';
 import type { WorkspaceFile } from '../../core/file/workspaceFile';
-import type { Role } from '../../core/reading/columnRoles';
+import type { Program } from '../../core/program/program';
+import { type Choices, NO_CHOICES } from '../../core/reading/choices';
 import { decodeText } from '../../core/reading/decodeText';
-import { type Reading, readCommandList } from '../../core/reading/readCommandList';
+import { isPacked, readWorkbook } from '../../core/reading/forms/readWorkbook';
+import { type Reading, readCommandList, readTables } from '../../core/reading/readCommandList';
+import { seenLines } from '../../core/reading/shown/readShown';
 import { UnreadableList } from '../../core/reading/tables';
 import { programFile } from '../../schemas/files';
 import { Problem } from '../../schemas/problem';
@@ -14,36 +17,61 @@ export const MOST_BYTES = 5 * 1024 * 1024;
 
 /** What a file turned out to be. */
 export type Understood =
-  | { readonly kind: 'list'; readonly reading: Reading; readonly encoding: string }
+  | {
+      readonly kind: 'list';
+      readonly reading: Reading;
+      readonly encoding: string;
+      /** The list as the next version of a program, where that was asked. */
+      readonly next?: Program;
+    }
   | { readonly kind: 'program file'; readonly contents: ProgramWithKeymaps };
 
 /**
  * Understands a file by its content, whatever it is called: our own JSON file, or a list of commands in any form that is read.
  * @throws Problem in a plain sentence; nothing is changed either way.
  */
-export function understand(bytes: Uint8Array, roles: readonly (readonly Role[] | null)[]): Understood {
+export function understand(bytes: Uint8Array, choices: Choices = NO_CHOICES): Understood {
   if (bytes.length > MOST_BYTES)
     throw new Problem(
       'too large',
       'This file is larger than 5 MB, more than a list of commands needs. Save only the list and try again.',
     );
+  if (isPacked(bytes))
+    return { kind: 'list', reading: orSay(() => readTables(readWorkbook(bytes), choices)), encoding: 'packed' };
+  const { text, encoding } = textOf(bytes);
+  const isJson = /^\s*\{/.test(text);
+  if (isJson && text.includes('"gray-pin-')) return { kind: 'program file', contents: readProgramFile(text) };
+  const reading = orSay(() => readCommandList(text, choices), isJson ? (): null => null : undefined);
+  // What is JSON and no list of keys was more likely meant as a file of ours.
+  if (!reading || (isJson && !reading.rows.some(({ command }) => command && command.keys.length > 0)))
+    return { kind: 'program file', contents: readProgramFile(text) };
+  return { kind: 'list', reading, encoding };
+}
+
+/** The text of a file. @throws Problem when it has none. */
+function textOf(bytes: Uint8Array): { readonly text: string; readonly encoding: string } {
   const decoded = decodeText(bytes);
   if (!decoded.ok) throw new Problem('unreadable', decoded.message);
-  const isJson = /^\s*\{/.test(decoded.text);
-  if (isJson && decoded.text.includes('"gray-pin-'))
-    return { kind: 'program file', contents: readProgramFile(decoded.text) };
+  return decoded;
+}
+
+/** What is read of a list. @param instead what stands for one that can't be read; else it is a Problem, in its words. */
+export function orSay<T, Instead = never>(read: () => T, instead?: () => Instead): T | Instead {
   try {
-    const reading = readCommandList(decoded.text, roles);
-    // What is JSON and no list of keys was more likely meant as a file of ours.
-    if (isJson && !reading.rows.some(({ command }) => command && command.keys.length > 0))
-      return { kind: 'program file', contents: readProgramFile(decoded.text) };
-    return { kind: 'list', reading, encoding: decoded.encoding };
+    return read();
   } catch (error) {
-    if (error instanceof UnreadableList && isJson)
-      return { kind: 'program file', contents: readProgramFile(decoded.text) };
-    if (error instanceof UnreadableList) throw new Problem('unreadable', error.message);
-    throw error;
+    if (!(error instanceof UnreadableList)) throw error;
+    if (instead) return instead();
+    throw new Problem('unreadable', error.message);
   }
+}
+
+/** The lines of a file as a person sees them, to show what is what in one of them. @throws Problem when it has none. */
+export function linesIn(bytes: Uint8Array): string {
+  if (isPacked(bytes))
+    throw new Problem('unreadable', 'A workbook has no lines. Say what its columns hold instead, or save it as CSV.');
+  const { text } = textOf(bytes);
+  return orSay(() => seenLines(text).map((line) => line.text)).join('\n');
 }
 
 /** Reads our own JSON file. @throws Problem when it is not one, or contradicts itself. */

@@ -1,9 +1,11 @@
 import { type Attributes, Op, type Transaction } from 'sequelize';
+import type { FileDraft } from '../../core/file/belongings';
 import { type Tally, tallyAfter, tallyOf } from '../../core/keymap/inBrief';
 import { type Binding, type Keymap, keymapOf, rowsOf } from '../../core/keymap/keymap';
 import type { LeftAside } from '../../core/keymap/keymapView';
 import { afterChanges, type Change, type Ticket } from '../../core/keymap/ticket';
 import { slugs } from '../../core/text/slug';
+import type { WholeKeymap } from '../../core/whole/whole';
 import { changedElsewhere, Problem } from '../../schemas/problem';
 import { now } from '../clock';
 import type { KeymapModel, RevisionModel } from '../models/keymaps';
@@ -194,12 +196,21 @@ export type NewKeymap = {
   readonly keymap: Keymap;
   /** The applied tickets it comes with, if any. */
   readonly tape?: readonly Ticket[];
+  /** How it became so, where that is known. */
+  readonly draft?: FileDraft;
 };
 
-/** Stores a new keymap, kept as its first version. */
+/** Stores a new keymap; unless it is said how it became so, it is kept as its first version. */
 export async function insertKeymap(given: NewKeymap, transaction: Transaction): Promise<KeymapRow> {
-  const { Keymap, Binding, Spare, Ticket } = await models();
+  const { Keymap } = await models();
   const { programId, versionId, name, owner, factory = false, unnamed = false, keymap, tape = [] } = given;
+  const state = { bindings: rowsOf(keymap), spares: [...keymap.spares] };
+  const draft = given.draft ?? {
+    tape: tape.map((one) => ({ ...one, createdAt: now() })),
+    cursor: tape.length,
+    kept: [{ ...state, cursor: tape.length, keptAt: now() }],
+    leftAside: [],
+  };
   const row = await Keymap.create(
     {
       programId,
@@ -210,25 +221,52 @@ export async function insertKeymap(given: NewKeymap, transaction: Transaction): 
       factory,
       unnamed,
       revision: 1,
-      cursor: tape.length,
+      cursor: draft.cursor,
+      leftAside: ticketsAside(draft),
       putAwayAt: null,
       lastUsedAt: null,
       createdAt: now(),
     },
     { transaction },
   );
-  const { id: keymapId } = row;
-  const bindings = [...keymap.bindings].flatMap(([command, list]) => bindingRows(keymapId, command, list));
+  await insertKeymapState(row.id, { ...draft, rows: state.bindings, spares: state.spares }, transaction);
+  return plain(row);
+}
+
+/** How many tickets were left aside. */
+export const ticketsAside = ({ leftAside }: Pick<WholeKeymap, 'leftAside'>): number =>
+  leftAside.reduce((sum, one) => sum + one.tickets.length, 0);
+
+/** Stores what a keymap is and how it became so, where nothing of that is stored yet. */
+export async function insertKeymapState(
+  keymapId: number,
+  { rows, spares, tape, kept, leftAside }: Omit<FileDraft, 'cursor'> & Pick<WholeKeymap, 'rows' | 'spares'>,
+  transaction: Transaction,
+): Promise<void> {
+  const { Binding, Spare, Ticket, Revision, LeftAside } = await models();
+  const bindings = [...keymapOf(rows).bindings].flatMap(([command, list]) => bindingRows(keymapId, command, list));
   await insertMany(Binding, bindings, transaction);
   await insertMany(
     Spare,
-    [...keymap.spares].map((command) => ({ keymapId, command })),
+    [...new Set(spares)].map((command) => ({ keymapId, command })),
     transaction,
   );
-  const tickets = tape.map((one, i) => ticketRow(keymapId, i + 1, one));
-  await insertMany(Ticket, tickets, transaction);
-  await insertRevision(keymapId, keymap, tickets.length, transaction);
-  return plain(row);
+  await insertMany(
+    Ticket,
+    tape.map(({ pulled = null, ...one }, i) => ({ ...one, pulled, keymapId, position: i + 1 })),
+    transaction,
+  );
+  // A factory keymap can't be changed once it is kept, so this comes last.
+  await insertMany(
+    Revision,
+    kept.map((one, i) => ({ ...one, keymapId, number: i + 1 })),
+    transaction,
+  );
+  await insertMany(
+    LeftAside,
+    leftAside.map((one) => ({ ...one, keymapId })),
+    transaction,
+  );
 }
 
 /** An address in the program that no other keymap has. */

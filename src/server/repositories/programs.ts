@@ -7,7 +7,7 @@ import { now } from '../clock';
 import { models, within } from '../models/models';
 import type { Facts, ProgramModel, ProgramStepModel } from '../models/programs';
 import { remembering } from './remembering';
-import { among, canBeNamed, inParts, insertMany, plain } from './rows';
+import { among, canBeNamed, inParts, insertMany, plain, readMany } from './rows';
 
 export type ProgramRow = Attributes<ProgramModel>;
 export type StoredProgram = {
@@ -59,6 +59,18 @@ export async function programById(id: number, transaction?: Transaction): Promis
   return plain(row);
 }
 
+/** What the newest version of each program is called, by the program's number. */
+export async function versionLabels(): Promise<ReadonlyMap<number, string>> {
+  const { Version } = await models();
+  const rows = await Version.findAll({
+    attributes: ['programId', 'label'],
+    order: ['id'],
+    raw: true,
+    ...within(undefined),
+  });
+  return new Map(rows.map((one) => [one.programId, one.label]));
+}
+
 /** What each version is called, and how many commands it has. */
 export async function versionsInBrief(): Promise<
   ReadonlyMap<number, { readonly label: string; readonly commands: number }>
@@ -102,6 +114,33 @@ export async function commandsNamed(
 }
 /** A command as it is called, and where it lives. */
 type Named = Pick<Command, 'name' | 'path'>;
+
+/** What the commands of every program on the Shelf are called, the program that came last first. */
+export async function commandNames(): Promise<
+  readonly { readonly slug: string; readonly version: string; readonly names: readonly string[] }[]
+> {
+  const { Program, Version, Command } = await models();
+  const programs = await Program.findAll({
+    attributes: ['slug'],
+    where: { putAwayAt: null },
+    include: [{ model: Version, as: 'versions', attributes: ['id', 'label'] }],
+    order: [['id', 'DESC']],
+    ...within(undefined),
+  });
+  return Promise.all(
+    programs.flatMap(({ slug, versions = [] }) =>
+      versions.map(async ({ id, label }) => {
+        const rows = await readMany<readonly [number, string]>(
+          Command,
+          ['position', 'name'],
+          { versionId: id },
+          undefined,
+        );
+        return { slug, version: label, names: rows.map(([, name]) => name) };
+      }),
+    ),
+  );
+}
 
 /** Whether a version of a program has a command. */
 export async function hasCommand(versionId: number, id: string): Promise<boolean> {
@@ -178,14 +217,18 @@ export async function rulesFor(versionId: number, commands: readonly string[], t
   return { rules: version?.rules, kinds: new Map(rows.map((one) => [one.command, one.kind])) };
 }
 
-/** Stores a new program with its first version; the address is made from its name. */
+/**
+ * Stores a new program with its first version; the address is made from its name.
+ * @param called what the address is made from instead.
+ */
 export async function insertProgram(
   program: Program,
   transaction: Transaction,
+  called = program.name,
 ): Promise<{ id: number; slug: string; versionId: number }> {
   const { Program, Version } = await models();
   const taken = await Program.findAll({ attributes: ['slug'], raw: true, transaction });
-  const slug = slugs(taken.map((row) => row.slug))(program.name);
+  const slug = slugs(taken.map((row) => row.slug))(called);
   const { id } = await Program.create({ slug, name: program.name, putAwayAt: null, createdAt: now() }, { transaction });
   const { version: label, contexts, rules, commands } = program;
   const version = await Version.create({ programId: id, label, contexts, rules, createdAt: now() }, { transaction });
@@ -193,7 +236,8 @@ export async function insertProgram(
   return { id, slug, versionId: version.id };
 }
 
-async function insertCommands(
+/** Stores the commands of a version in their order. */
+export async function insertCommands(
   versionId: number,
   commands: readonly Command[],
   transaction: Transaction,

@@ -46,11 +46,12 @@ export async function insertSheet(
   name: string,
   contents: SheetSpec,
   transaction: Transaction,
+  times: Pick<SheetRow, 'putAwayAt' | 'createdAt'> = { putAwayAt: null, createdAt: now() },
 ): Promise<string> {
   const { Sheet } = await models();
   const taken = await listSheets(keymapId, transaction);
   const slug = slugs(taken.map((one) => one.slug))(name);
-  await Sheet.create({ keymapId, slug, name, contents, putAwayAt: null, createdAt: now() }, { transaction });
+  await Sheet.create({ keymapId, slug, name, contents, ...times }, { transaction });
   return slug;
 }
 

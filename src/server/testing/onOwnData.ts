@@ -15,9 +15,16 @@ export function onOwnData(prepare: (folder: string) => unknown = () => undefined
     await prepare(folder);
   });
   afterAll(async () => {
-    await closeDatabase();
-    // What a page asked for last may still be writing there.
-    rmSync(folder, { recursive: true, force: true, maxRetries: 10, retryDelay: 100 });
+    // What a page asked for last may still be writing there, and open the file once more.
+    for (let left = 5; ; left--) {
+      await closeDatabase();
+      try {
+        rmSync(folder, { recursive: true, force: true, maxRetries: 10, retryDelay: 100 });
+        return;
+      } catch (error) {
+        if (left === 0) throw error;
+      }
+    }
   });
   return folder;
 }

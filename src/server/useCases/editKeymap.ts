@@ -148,7 +148,7 @@ export function editKeymap(id: number, mark: EditMark, ticket: Ticket): Promise<
  * A ticket done and on the tape; tickets that were undone are left aside.
  * @param besides what is written with it.
  */
-async function putOnTape(
+export async function putOnTape(
   row: KeymapRow,
   ticket: Ticket,
   transaction: Transaction,

@@ -37,6 +37,7 @@ import {
   usedLast,
   writeSummaries,
 } from '../repositories/shelf';
+import { listSuccessions } from '../repositories/successions';
 import { draftState, factoryOf } from './editKeymap';
 import { loadSettings } from './settings';
 
@@ -53,6 +54,7 @@ async function shelfOfNow(fresh: Summary[]): Promise<ProgramSummary[]> {
   const labels = await programLabels();
   const [programs, keymaps] = [await listPrograms(), await listWithSummaries()];
   const versions = await versionsInBrief();
+  const cameFrom = await listSuccessions();
   const shelf: ProgramSummary[] = [];
   for (const program of programs) {
     const all = keymaps.filter((one) => one.programId === program.id);
@@ -69,6 +71,7 @@ async function shelfOfNow(fresh: Summary[]): Promise<ProgramSummary[]> {
       version: version?.label ?? '',
       commands: version?.commands ?? 0,
       putAway: program.putAwayAt !== null,
+      cameFrom: programs.find((one) => one.id === cameFrom.get(program.id))?.slug ?? null,
       keymaps: summaries,
     });
   }

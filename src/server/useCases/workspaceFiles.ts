@@ -54,7 +54,8 @@ export const exportWorkspace = ofOneMoment(async function exportWorkspace(
   return { name: row.name, file: toWorkspaceFile(program, factory, [workspace], withKeys) };
 });
 
-async function factoryOf(row: ProgramRow) {
+/** A program with its factory keys, and all keymaps it has. */
+export async function factoryOf(row: ProgramRow) {
   const keymaps = await listKeymaps(row.id);
   const versionId = keymaps.find((one) => one.factory)?.versionId ?? 0;
   const { program } = await loadProgram(row, versionId);

@@ -4,9 +4,10 @@ import { joiResolver } from '@hookform/resolvers/joi';
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
 import { useForm } from 'react-hook-form';
+import { placeCommand } from '@/core/program/changeCommand';
 import { type Command, type Context, KINDS, type Kind } from '@/core/program/program';
 import { slugs } from '@/core/text/slug';
-import { newCommand } from '@/schemas/forms';
+import { newCommand, stepsIn } from '@/schemas/forms';
 import { FormField } from '../kit/FormField';
 import { FormPick } from '../kit/FormPick';
 import styles from './allows.module.css';
@@ -26,16 +27,10 @@ export function AddCommand({ commands, contexts, step }: Props) {
     },
   });
   const add = form.handleSubmit(async ({ name, menu, kind, context }) => {
-    const path = menu
-      .split(/[›>/]/)
-      .map((one) => one.trim())
-      .filter((one) => one !== '');
+    const path = stepsIn(menu);
     const id = slugs(commands.map((one) => one.id))(name, ...[...path].reverse());
     const made: Command = { id, name, kind, path, context };
-    // It stands after the last command of its menu.
-    const last = commands.findLastIndex((one) => one.path[0] === path[0]);
-    const at = last < 0 ? commands.length : last + 1;
-    const next = [...commands.slice(0, at), made, ...commands.slice(at)];
+    const next = placeCommand(commands, made);
     if (await step(`Added: ${made.name}`, { commands: next })) form.resetField('name');
   });
   return (

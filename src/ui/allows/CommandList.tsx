@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
 import { useMemo, useState } from 'react';
 import { buildFinder } from '@/core/finder/buildFinder';
+import { changeCommand } from '@/core/program/changeCommand';
 import { type Command, KINDS, type Program, pathText } from '@/core/program/program';
 import type { ProgramView } from '@/core/program/programView';
 import { entryOf } from '@/core/text/entryOf';
@@ -12,22 +13,24 @@ import { Pick } from '../kit/Pick';
 import { VirtualRows } from '../kit/VirtualRows';
 import { KeyCaps } from '../parts/KeyCaps';
 import styles from './allows.module.css';
+import { EditCommand } from './EditCommand';
 import { PlaceSelect } from './PlaceSelect';
 import type { Step } from './step';
 
 type Props = { readonly program: Program; readonly factoryKeys: ProgramView['factoryKeys']; readonly step: Step };
 const ROW = 40;
 
-/** Every command with its kind and where it is listened for, both to be corrected. */
+/** Every command with what it is called, where it lives, its kind and where it is listened for, all to be corrected. */
 export function CommandList({ program, factoryKeys, step }: Props) {
   const { commands, contexts } = program;
   const [query, setQuery] = useState('');
   const find = useMemo(() => buildFinder(commands), [commands]);
   const found = useMemo(() => find(query).commands, [find, query]);
-  const change = (command: Command, values: Partial<Command>): void =>
-    void step(`${command.name}: corrected`, {
-      commands: commands.map((one) => (one.id === command.id ? { ...one, ...values } : one)),
-    });
+  const [edited, setEdited] = useState<Command | null>(null);
+  const change = (command: Command, values: Partial<Command>): void => {
+    const { title, commands: next } = changeCommand(commands, command.id, values);
+    void step(title, { commands: next });
+  };
   return (
     <Stack component="section" spacing={2} className="card" aria-labelledby="commands-title">
       <div className={styles.listHead}>
@@ -71,6 +74,9 @@ export function CommandList({ program, factoryKeys, step }: Props) {
                 value={command.context}
                 onChange={(context) => change(command, { context })}
               />
+              <Button variant="text" onClick={() => setEdited(command)}>
+                Change…<span className="hidden"> {command.name}</span>
+              </Button>
               {keys.length === 0 && (
                 <Button
                   variant="text"
@@ -85,6 +91,14 @@ export function CommandList({ program, factoryKeys, step }: Props) {
           );
         }}
       </VirtualRows>
+      {edited && (
+        <EditCommand
+          command={edited}
+          came={(entryOf(factoryKeys, edited.id) ?? []).length > 0}
+          {...{ program, step }}
+          onClose={() => setEdited(null)}
+        />
+      )}
     </Stack>
   );
 }

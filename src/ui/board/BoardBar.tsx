@@ -57,10 +57,8 @@ export const BoardBar = memo(function BoardBar(props: Props) {
         ...links.filter((link) => link.program > programSlug),
       ];
   const discard = async (): Promise<void> => {
-    if (await actions.discard())
-      tell(
-        `Changes of ${counted(changes, 'command')} discarded. ${state.keptCursor === null ? 'Undo' : 'Redo'} brings them back.`,
-      );
+    const back = state.keptCursor === null ? 'Undo' : 'Redo';
+    if (await actions.discard()) tell(`Changes of ${counted(changes, 'command')} discarded. ${back} brings them back.`);
   };
   return (
     <header className="bar">
@@ -116,6 +114,8 @@ export const BoardBar = memo(function BoardBar(props: Props) {
                 [state.locked ? 'Unlock' : 'Lock, so that nothing changes', () => void actions.lock(!state.locked)],
               ] as const)),
           [`What ${programName} allows…`, `/shelf/allows/${programSlug}`],
+          [`Save for ${programName}…`, `/sheets/${programSlug}/${state.slug}/write`],
+          ['Packs…', `/shelf/packs/${programSlug}/${state.slug}`],
           ['Print a sheet', `/sheets/${programSlug}/${state.slug}`],
         ]}
       />

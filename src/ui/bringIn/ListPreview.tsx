@@ -1,34 +1,37 @@
 'use client';
 
 import Alert from '@mui/material/Alert';
-import { useMemo, useState } from 'react';
+import Button from '@mui/material/Button';
+import { Pencil } from 'lucide-react';
+import { memo, startTransition, useCallback, useMemo, useState } from 'react';
 import { pathText } from '@/core/program/program';
-import { ROLES, type Role } from '@/core/reading/columnRoles';
+import type { Choices } from '@/core/reading/choices';
+import { correctRows } from '@/core/reading/correctRows';
+import { clashesIn } from '@/core/reading/doubtOf';
 import type { Preview } from '@/core/reading/preview';
 import type { ReadRow } from '@/core/reading/readTable';
 import type { FormRead } from '@/core/reading/tables';
 import { counted } from '@/core/text/sentence';
 import { FilterChip } from '../kit/FilterChip';
-import { Pick } from '../kit/Pick';
+import { IconAction } from '../kit/IconAction';
 import { Row } from '../kit/Row';
 import { VirtualRows } from '../kit/VirtualRows';
 import { KeyCaps } from '../parts/KeyCaps';
 import styles from './bringIn.module.css';
+import { ColumnRoles } from './ColumnRoles';
+import { CorrectRow } from './CorrectRow';
+import type { useCorrections } from './useCorrections';
 
 type ListPreviewProps = {
   readonly preview: Extract<Preview, { kind: 'list' }>;
+  readonly rows: readonly ReadRow[];
+  readonly corrections: ReturnType<typeof useCorrections>;
   readonly busy: boolean;
-  readonly onRoles: (roles: readonly (readonly Role[] | null)[]) => void;
+  readonly onSay: (said: Partial<Choices>) => void;
+  /** Goes on to showing a line of the file. */
+  readonly onShow: () => void;
 };
 
-const ROLE_WORDS: Readonly<Record<Role, string>> = {
-  name: 'Name',
-  path: 'Menu or group',
-  keys: 'Keys',
-  'Mac keys': 'Keys on a Mac',
-  kind: 'Kind',
-  ignore: 'Leave out',
-};
 const FORM_WORDS: Readonly<Record<FormRead, string>> = {
   'web page': 'A web page',
   table: 'A table',
@@ -41,120 +44,126 @@ const FORM_WORDS: Readonly<Record<FormRead, string>> = {
   XML: 'An XML file',
   YAML: 'A YAML file',
   TOML: 'A TOML file',
+  'property list': 'A property list',
   workbook: 'A workbook',
+  shown: 'Lines as you showed them',
 };
-const SHOWN = ['all', 'used', 'partly', 'unused'] as const;
-const HEADS = ['Row', 'Command', 'Where', 'Keys', 'Remark'];
-const ROW = 36;
+const SHOWN = ['all', 'used', 'partly', 'unused', 'corrected'] as const;
+const HEADS = ['Row', 'Command', 'Where', 'Keys', 'Remark', ''];
+/** As high as a row of one line is, so that few have to be measured otherwise. */
+const ROW = 37;
 
 /** What was understood of a list, row by row, and the columns it was read from, to be corrected. */
-export function ListPreview({ preview, busy, onRoles }: ListPreviewProps) {
-  const { groups, rows, format, dialect, doubt, clashes } = preview.reading;
-  const [show, setShow] = useState<(typeof SHOWN)[number]>('all');
+export function ListPreview(props: ListPreviewProps) {
+  const { preview, rows: read, corrections, busy, onSay, onShow } = props;
+  const { format, dialect, doubt } = preview.reading;
+  const [asked, setShow] = useState<(typeof SHOWN)[number] | null>(null);
+  const [correcting, setCorrecting] = useState<ReadRow | null>(null);
+  // The form is drawn bit by bit, with what it takes from a list of thousands.
+  const correct = useCallback((row: ReadRow) => startTransition(() => setCorrecting(row)), []);
+  const rows = useMemo(() => correctRows(read, corrections.now), [read, corrections.now]);
   const kinds = useMemo(
     () => ({
       all: rows,
       used: rows.filter((row) => row.command !== null),
       partly: rows.filter((row) => row.result === 'partly'),
       unused: rows.filter((row) => row.result === 'unused'),
+      corrected: rows.filter((row) => row.corrected),
     }),
     [rows],
   );
-  const { used: commands, partly, unused } = kinds;
-  const withKeys = commands.filter((row) => (row.command?.keys.length ?? 0) > 0).length;
-  const shown = kinds[show];
+  const { used: commands, partly, unused, corrected } = kinds;
+  const withKeys = useMemo(() => commands.filter((row) => (row.command?.keys.length ?? 0) > 0).length, [commands]);
+  const clashes = useMemo(
+    () => (corrected.length > 0 ? clashesIn(rows) : preview.reading.clashes),
+    [rows, corrected.length, preview.reading.clashes],
+  );
+  // Of a file that holds other things, too, what was found in it is of interest first.
+  const show = asked ?? (unused.length > 0.5 * rows.length && commands.length > 0 ? 'used' : 'all');
+  const there = read.length === preview.count;
   const labels = {
     all: `All rows ${rows.length}`,
     used: `Commands ${commands.length}`,
     partly: `With a remark ${partly.length}`,
     unused: `Left out ${unused.length}`,
+    corrected: `Corrected by you ${corrected.length}`,
   };
   return (
     <>
-      <p role="status">
-        {FORM_WORDS[format]} ({preview.encoding}
-        {dialect === 'mac' ? ', Mac keys' : ''}) with <strong>{counted(commands.length, 'command')}</strong>, {withKeys}{' '}
-        of them with keys. {doubt === null && partly.length + unused.length === 0 && 'Every row was understood.'}
-        {partly.length > 0 && `${counted(partly.length, 'row')} ${partly.length === 1 ? 'has' : 'have'} a remark. `}
-        {unused.length > 0 &&
-          `${counted(unused.length, 'row')} ${unused.length === 1 ? 'is' : 'are'} left out, each with its reason. `}
-        {clashes > 0 && `On ${counted(clashes, 'chord')} several commands stand.`}
-      </p>
-      {doubt !== null && (
-        <Alert severity="error">
-          This list was probably not understood as it is meant. {doubt} Look at what the columns hold and at the rows
-          that were left out before you bring it in.
+      <Row wraps gap={3} align="baseline" apart>
+        <p role="status">
+          {FORM_WORDS[format]} ({preview.encoding}
+          {dialect === 'mac' ? ', Mac keys' : ''}) with <strong>{counted(commands.length, 'command')}</strong>,{' '}
+          {withKeys} of them with keys
+          {there ? '. ' : `; row ${read.length} of ${preview.count} is there. `}
+          {there && doubt === null && partly.length + unused.length === 0 && 'Every row was understood. '}
+          {partly.length > 0 && `${counted(partly.length, 'row')} ${partly.length === 1 ? 'has' : 'have'} a remark. `}
+          {unused.length > 0 &&
+            `${counted(unused.length, 'row')} ${unused.length === 1 ? 'is' : 'are'} left out, ${unused.length === 1 ? '' : 'each '}with its reason. `}
+          {clashes > 0 && `On ${counted(clashes, 'chord')} several commands stand.`}
+        </p>
+        {format !== 'workbook' && (
+          <Button variant="text" disabled={busy} onClick={onShow}>
+            {format === 'shown' ? 'Change what you showed…' : 'Read wrongly? Show one line…'}
+          </Button>
+        )}
+      </Row>
+      {preview.asFor !== null && (
+        <Alert
+          severity="info"
+          action={
+            <Button variant="text" disabled={busy} onClick={() => onSay({ roles: [], shown: [], signs: null })}>
+              Read it afresh
+            </Button>
+          }
+        >
+          Read as you had the list of {preview.asFor} read before.
         </Alert>
       )}
-      <div className={styles.groups}>
-        {groups.map((group, g) => (
-          <fieldset key={group.header?.join() ?? `group ${g}`} className={`card ${styles.group}`}>
-            <legend>
-              {groups.length === 1
-                ? 'What the columns hold'
-                : `What the columns hold in ${counted(group.tables, 'table')}`}
-            </legend>
-            {group.roles.map((role, c) => {
-              const title = group.header?.[c] || `Column ${c + 1}`;
-              const sample = group.sample
-                .map((cells) => cells[c])
-                .filter(Boolean)
-                .slice(0, 2)
-                .join(' · ');
-              const take = (chosen: Role): void =>
-                onRoles(
-                  groups.map((one, i) =>
-                    i === g
-                      ? group.roles.map((old, k) =>
-                          k === c ? chosen : old === chosen && old !== 'path' && old !== 'ignore' ? 'ignore' : old,
-                        )
-                      : one.roles,
-                  ),
-                );
-              return (
-                <Pick
-                  key={c}
-                  label={title}
-                  value={role}
-                  disabled={busy}
-                  hint={sample || '(empty)'}
-                  options={ROLES.map((one) => [one, ROLE_WORDS[one]])}
-                  onChange={take}
-                />
-              );
-            })}
-          </fieldset>
-        ))}
-      </div>
+      {doubt !== null && corrected.length === 0 && (
+        <Alert severity="error">
+          This list was probably not understood as it is meant. {doubt} Look at what the columns hold
+          {format === 'workbook' ? '' : ', or show one line of it,'} before you bring it in.
+        </Alert>
+      )}
+      {format !== 'shown' && <ColumnRoles reading={preview.reading} busy={busy} onSay={onSay} />}
       <Row wraps role="group" aria-label="Rows shown">
-        {SHOWN.map((one) => (
-          <FilterChip key={one} pressed={show === one} onClick={() => setShow(one)}>
+        {SHOWN.filter((one) => one !== 'corrected' || corrected.length > 0).map((one) => (
+          <FilterChip key={one} pressed={show === one} onClick={() => startTransition(() => setShow(one))}>
             {labels[one]}
           </FilterChip>
         ))}
+        {corrections.undo && (
+          <Button variant="text" onClick={corrections.undo}>
+            Undo the last correction
+          </Button>
+        )}
       </Row>
       <VirtualRows
-        rows={shown}
-        keyOf={(row, i) => `${row.line} ${i}`}
+        rows={kinds[show]}
+        keyOf={(row, i) => `${row.key} ${i}`}
         height={ROW}
         className={`card ${styles.rows}`}
         role="table"
         aria-label="Rows as they were understood"
-        aria-rowcount={shown.length + 1}
+        aria-rowcount={kinds[show].length + 1}
         rowsRole="rowgroup"
         head={
           <div role="row" className={`wraps ${styles.head}`}>
             {HEADS.map((one) => (
               <span key={one} role="columnheader">
-                {one}
+                {one || <span className="hidden">Correct</span>}
               </span>
             ))}
           </div>
         }
         empty={<p className="empty">There are none.</p>}
       >
-        {(row, i) => <RowView row={row} place={i + 2} />}
+        {(row, i) => <RowView row={row} place={i + 2} onCorrect={correct} />}
       </VirtualRows>
+      {correcting && (
+        <CorrectRow row={correcting} rows={rows} onSay={corrections.say} onClose={() => setCorrecting(null)} />
+      )}
     </>
   );
 }
@@ -163,10 +172,18 @@ const RESULT_WORDS: Readonly<Record<ReadRow['result'], string>> = {
   used: '',
   partly: '',
   heading: 'Not a command',
+  again: 'Not a command',
   unused: 'Left out',
 };
 
-function RowView({ row, place }: { row: ReadRow; place: number }) {
+type RowViewProps = {
+  readonly row: ReadRow;
+  readonly place: number;
+  readonly onCorrect: (row: ReadRow) => void;
+};
+
+/** Drawn again only where it changes: there are thousands, and they come page by page. */
+const RowView = memo(function RowView({ row, place, onCorrect }: RowViewProps) {
   const { command } = row;
   return (
     <div role="row" aria-rowindex={place} className={`wraps ${styles.row}`} data-result={row.result}>
@@ -193,7 +210,16 @@ function RowView({ row, place }: { row: ReadRow; place: number }) {
       <span role="cell">
         {RESULT_WORDS[row.result] !== '' && <b>{RESULT_WORDS[row.result]}. </b>}
         {row.why}
+        {row.corrected && command && <span className="soft">Corrected by you.</span>}
+      </span>
+      <span role="cell">
+        <IconAction
+          icon={Pencil}
+          label={`Correct row ${row.line}${command ? `, ${command.name}` : ''}`}
+          tip="Correct"
+          onClick={() => onCorrect(row)}
+        />
       </span>
     </div>
   );
-}
+});

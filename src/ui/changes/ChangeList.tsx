@@ -13,7 +13,7 @@ import { counted } from '@/core/text/sentence';
 import type { KeymapLink } from '@/core/view/shelf';
 import { Progress } from '../kit/Progress';
 import { ActionsMenu } from '../parts/ActionsMenu';
-import { KeymapPicker } from '../parts/KeymapPicker';
+import { SheetBar } from '../parts/SheetBar';
 import { useNotice } from '../shell/Notices';
 import { useSettings } from '../shell/SettingsContext';
 import { useKept } from '../sync/useKept';
@@ -46,34 +46,30 @@ export function ChangeList({ given, links }: Props) {
   const onPaper = `${address}?${new URLSearchParams({ form: 'steps', ...(from.draft.factory ? {} : { base: from.draft.slug }) })}`;
   return (
     <div className="screen">
-      <header className="bar">
-        <h1>Change list</h1>
-        <KeymapPicker
-          programName={program.name}
-          label={draft.name}
-          links={links}
-          program={programSlug}
-          keymap={draft.slug}
-          to={(one, keymap) => `/sheets/${one}/${keymap}/changes`}
-        />
-        <ActionsMenu
-          label={`In the program now: ${from.draft.name}`}
-          words={`in the program now: ${from.draft.name}`}
-          actions={keymaps
-            .filter((one) => one.slug !== draft.slug)
-            .map((one) => [`${one.name}${one.owner ? ` · ${one.owner}` : ''}`, `${address}/changes?from=${one.slug}`])}
-        />
-        <span className="push" />
-        <Button variant="text" component={Link} href={address} prefetch={false}>
-          Back to Sheets
-        </Button>
+      <SheetBar
+        title="Change list"
+        {...{ view, links }}
+        part="changes"
+        choices={
+          <ActionsMenu
+            label={`In the program now: ${from.draft.name}`}
+            words={`in the program now: ${from.draft.name}`}
+            actions={keymaps
+              .filter((one) => one.slug !== draft.slug)
+              .map((one) => [
+                `${one.name}${one.owner ? ` · ${one.owner}` : ''}`,
+                `${address}/changes?from=${one.slug}`,
+              ])}
+          />
+        }
+      >
         <Button variant="text" component={Link} href={onPaper} prefetch={false}>
           On paper
         </Button>
         <Button variant="contained" disabled={plan.steps.length === 0} onClick={() => window.print()}>
           Print
         </Button>
-      </header>
+      </SheetBar>
       <main className={`panes ${styles.screen}`}>
         <Paper component="section" variant="side" className="no-print" aria-label="About this list">
           <p role="status">

@@ -10,7 +10,6 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { draftOf } from '@/core/keymap/draft';
-import type { Binding } from '@/core/keymap/keymap';
 import type { KeymapView } from '@/core/keymap/keymapView';
 import { type Difference, sideBySide } from '@/core/keymap/sideBySide';
 import { pathText } from '@/core/program/program';
@@ -19,7 +18,7 @@ import type { KeymapLink } from '@/core/view/shelf';
 import { FilterChip } from '../kit/FilterChip';
 import { Pick } from '../kit/Pick';
 import { Row } from '../kit/Row';
-import { KeyCaps } from '../parts/KeyCaps';
+import { KeysThere } from '../parts/KeysThere';
 import { unpacked } from '../shell/unpacked';
 import styles from './compare.module.css';
 
@@ -73,6 +72,15 @@ export function Compare({ left, right, links }: Props) {
         <h1>{program.name}</h1>
         <span className="soft">compared: {counted(rows.length, 'command')} with keys</span>
         <span className="push" />
+        {left.draft.id !== right.draft.id && (
+          <Button
+            variant="text"
+            component={Link}
+            href={`/shelf/packs/${programSlug}/${right.draft.slug}?from=${left.draft.slug}`}
+          >
+            Make a pack of it…
+          </Button>
+        )}
         <Button variant="text" component={Link} href={`/board/${programSlug}/${right.draft.slug}`}>
           Back to the Board
         </Button>
@@ -109,10 +117,10 @@ export function Compare({ left, right, links }: Props) {
                     <span className="soft small"> {pathText(commands.get(command)?.path ?? [])}</span>
                   </TableCell>
                   <TableCell>
-                    <Keys bindings={change.before} />
+                    <KeysThere keys={change.before} none="no key" />
                   </TableCell>
                   <TableCell>
-                    <Keys bindings={change.after} />
+                    <KeysThere keys={change.after} none="no key" />
                   </TableCell>
                   <TableCell>{DIFFERENCES.find(([one]) => one === difference)?.[1]}</TableCell>
                 </TableRow>
@@ -132,14 +140,4 @@ export function Compare({ left, right, links }: Props) {
   );
 }
 
-function Keys({ bindings }: { bindings: readonly Binding[] }) {
-  if (bindings.length === 0) return <span className="soft">no key</span>;
-  return (
-    <span className="chords">
-      {bindings.map((one) => (
-        <KeyCaps key={one.chord} chord={one.chord} />
-      ))}
-    </span>
-  );
-}
 export const PackedCompare = unpacked(Compare);

@@ -1,18 +1,11 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
 import type { ProgramFacts } from '@/core/clash/clashIndex';
 import type { Draft } from '@/core/keymap/draft';
-import type { Question } from '../parts/ConfirmDialog';
-import { useNotice } from '../shell/Notices';
-import { useSettings } from '../shell/SettingsContext';
-import { askToPull } from './askToPull';
 import { Tape } from './Tape';
 import type { DraftActions } from './useDraft';
-
-const ConfirmDialog = dynamic(() => import('../parts/ConfirmDialog').then((one) => one.ConfirmDialog));
+import { usePull } from './usePull';
 
 type Props = {
   readonly draft: Draft;
@@ -24,9 +17,7 @@ type Props = {
 
 /** The tape of a draft on a screen other than the Board: to go along, to open tickets, to pull one from the middle. */
 export function DraftTape({ draft, actions, facts, board }: Props) {
-  const { where } = useSettings();
-  const [question, setQuestion] = useState<Question | null>(null);
-  const tell = useNotice();
+  const { pull, dialog } = usePull(actions);
   const router = useRouter();
   return (
     <>
@@ -36,17 +27,9 @@ export function DraftTape({ draft, actions, facts, board }: Props) {
         onOpen={(one) => router.push(`${board}/${encodeURIComponent(one)}`)}
         onHistory={() => router.push(`${board}?show=history`)}
         onGoTo={(cursor) => void actions.goTo(() => cursor)}
-        onPull={(position) =>
-          void askToPull(position, {
-            whole: actions.whole,
-            place: where.place,
-            edit: (one) => void actions.edit(one),
-            ask: setQuestion,
-            tell,
-          })
-        }
+        onPull={pull}
       />
-      {question && <ConfirmDialog question={question} onClose={() => setQuestion(null)} />}
+      {dialog}
     </>
   );
 }

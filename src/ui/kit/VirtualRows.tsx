@@ -1,7 +1,9 @@
 'use client';
 
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { type HTMLAttributes, type ReactNode, type RefObject, useEffect, useRef } from 'react';
+import { type HTMLAttributes, type ReactNode, type RefObject, useCallback, useEffect, useMemo, useRef } from 'react';
+
+import { useStable } from './useStable';
 
 type Props<T> = Omit<HTMLAttributes<HTMLDivElement>, 'children'> & {
   readonly rows: readonly T[];
@@ -24,11 +26,14 @@ export function VirtualRows<T>(props: Props<T>) {
   const { rows, keyOf, height, head, empty, rowsRole, rowsLabel, scroller, children, ...rest } = props;
   const own = useRef<HTMLDivElement>(null);
   const box = scroller ?? own;
+  const stable = useStable(keyOf);
+  // Asked for all rows whenever one is measured.
+  const keys = useMemo(() => rows.map((row, i) => stable(row, i)), [rows, stable]);
   const list = useVirtualizer({
     count: rows.length,
     getScrollElement: () => box.current,
     estimateSize: () => height,
-    getItemKey: (i) => keyOf(rows[i] as T, i),
+    getItemKey: useCallback((i: number) => keys[i] ?? i, [keys]),
     overscan: 8,
     initialRect: { width: 900, height: 600 },
   });

@@ -91,12 +91,12 @@ export const surfaces: Components<Theme> = {
   MuiTableCell: {
     styleOverrides: {
       root: {
-        padding: space(1, 3, 1, 0),
+        padding: space(1, 3),
         borderBottom: '1px solid var(--line-soft)',
         color: 'inherit',
         fontSize: 'inherit',
         lineHeight: 1.4,
-        '&:first-of-type': { paddingLeft: space(3) },
+        '* + &': { paddingLeft: 0 },
       },
       head: { color: 'var(--soft)', fontWeight: 400, fontSize: type(2) },
       stickyHeader: { background: 'var(--card-2)' },

@@ -104,6 +104,8 @@ export function Sheets({ given, links, initial, today }: Props) {
           label="Save as another file"
           words="Other files"
           actions={[
+            [`Into a file ${program.name} reads…`, `${address}/write`],
+            ['In a form of your own…', `${address}/form`],
             ...FILES.map(([words, as]) => [words, () => window.location.assign(file(as))] as const),
             ['Copy for a post or a mail', () => void copy()],
             [

@@ -56,6 +56,8 @@ export function KeymapCard({ program, keymap, onDuplicate, onRename, onPutAway }
           label={`More for ${keymap.name} of ${program.label}`}
           actions={[
             ['Print a sheet', `/sheets/${address}`],
+            [`Save for ${program.label}…`, `/sheets/${address}/write`],
+            ['Packs…', `/shelf/packs/${address}`],
             ['Compare…', `/shelf/compare/${program.slug}?left=${keymap.slug}`],
             [keymap.factory ? 'Start a keymap of your own…' : 'Duplicate…', onDuplicate],
             ...(keymap.factory

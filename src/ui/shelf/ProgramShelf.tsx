@@ -1,13 +1,23 @@
+import Link from 'next/link';
 import { counted } from '@/core/text/sentence';
 import type { ProgramSummary } from '@/core/view/shelf';
+import { Disclosure } from '../kit/Disclosure';
 import { Row } from '../kit/Row';
 import { ActionsMenu } from '../parts/ActionsMenu';
 import { KeymapCard } from './KeymapCard';
 import styles from './shelf.module.css';
 import type { ShelfSteps } from './useShelfSteps';
 
-/** A program and its keymaps. */
-export function ProgramShelf({ program, steps }: { readonly program: ProgramSummary; readonly steps: ShelfSteps }) {
+type Props = {
+  readonly program: ProgramSummary;
+  /** The versions it came from, the latest first. */
+  readonly earlier?: readonly ProgramSummary[];
+  readonly steps: ShelfSteps;
+};
+
+/** A program and its keymaps, and below them the versions before. */
+export function ProgramShelf({ program, earlier = [], steps }: Props) {
+  const [before] = earlier;
   return (
     <section id={program.slug} className={styles.program} aria-labelledby={`${program.slug}-name`}>
       <Row className={styles.programHead} wraps gap={3} align="baseline">
@@ -15,6 +25,7 @@ export function ProgramShelf({ program, steps }: { readonly program: ProgramSumm
         <span className="soft">
           version {program.version} · {counted(program.commands, 'command')}
         </span>
+        {before && <Link href={`/shelf/version/${program.slug}`}>What becomes of keymaps of {before.version}</Link>}
         <span className="push" />
         <ActionsMenu
           label={`More for ${program.label}`}
@@ -41,6 +52,13 @@ export function ProgramShelf({ program, steps }: { readonly program: ProgramSumm
             />
           ))}
       </ul>
+      {earlier.length > 0 && (
+        <Disclosure title={`Earlier versions ${earlier.length}`}>
+          {earlier.map((one) => (
+            <ProgramShelf key={one.slug} program={one} steps={steps} />
+          ))}
+        </Disclosure>
+      )}
     </section>
   );
 }

@@ -24,7 +24,16 @@ export function Shelf({ programs, at }: { programs: readonly ProgramSummary[]; a
       : program.keymaps.filter((one) => one.putAway).map((keymap) => ({ program, keymap })),
   );
   const standing = programs.filter((one) => !one.putAway);
-  const shown = useDeferredValue(standing.length, Math.min(standing.length, AT_FIRST));
+  // A version stands below the one that came from it.
+  const newest = standing.filter((one) => !standing.some((other) => other.cameFrom === one.slug));
+  const placed = new Set<string>();
+  const earlierOf = ({ cameFrom }: ProgramSummary): ProgramSummary[] => {
+    const before = standing.find((one) => one.slug === cameFrom && !placed.has(one.slug));
+    if (!before) return [];
+    placed.add(before.slug);
+    return [before, ...earlierOf(before)];
+  };
+  const shown = useDeferredValue(newest.length, Math.min(newest.length, AT_FIRST));
   const gone = useRef<string | null>(null);
   // Where the address leads may be drawn later; once there, what changes on the Shelf moves nobody.
   useEffect(() => {
@@ -38,10 +47,13 @@ export function Shelf({ programs, at }: { programs: readonly ProgramSummary[]; a
     <div className="screen">
       <header className="bar">
         <h1>Shelf</h1>
-        <span className="soft">{counted(standing.length, 'program')}</span>
+        <span className="soft">{counted(newest.length, 'program')}</span>
         <span className="push" />
         <Button variant="text" href="/api/everything" download>
           Save everything…
+        </Button>
+        <Button variant="text" component={Link} href="/shelf/take-in">
+          Take everything in…
         </Button>
         <Button variant="contained" component={Link} href="/shelf/bring-in">
           Bring a program in…
@@ -56,10 +68,10 @@ export function Shelf({ programs, at }: { programs: readonly ProgramSummary[]; a
             </p>
           </div>
         )}
-        {standing.slice(0, shown).map((program) => (
-          <ProgramShelf key={program.slug} program={program} steps={steps} />
+        {newest.slice(0, shown).map((program) => (
+          <ProgramShelf key={program.slug} program={program} earlier={earlierOf(program)} steps={steps} />
         ))}
-        {away.length > 0 && shown >= standing.length && <PutAwayList away={away} steps={steps} />}
+        {away.length > 0 && shown >= newest.length && <PutAwayList away={away} steps={steps} />}
       </main>
       {naming && <NameDialog {...naming} onClose={onNamed} onDone={naming.done} />}
     </div>

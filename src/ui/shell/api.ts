@@ -17,7 +17,7 @@ type Said = { readonly code?: string; readonly message?: string };
 const FAILED = 'Something went wrong and nothing was changed. Try again.';
 
 /** Which window asks: files are read one at a time for each. */
-const WINDOW = { 'x-window': `${Math.random()}` };
+export const WINDOW = { 'x-window': `${Math.random()}` };
 
 /** As much as browsers still send for a page that is being left, in characters. */
 const MOST_KEPT = 30_000;
@@ -45,24 +45,29 @@ export async function ask<T>(
       ...(keep && JSON.stringify(body).length < MOST_KEPT ? { keepalive: true } : {}),
       ...(body ? { body: body instanceof FormData ? body : JSON.stringify(body) } : {}),
       headers: {
-        ...(body ? WINDOW : {}),
+        ...WINDOW,
         ...(body && !(body instanceof FormData) ? { 'content-type': 'application/json' } : {}),
         ...(mark.revision === undefined ? {} : { 'if-match': `"${mark.revision}"` }),
         ...(mark.key === undefined ? {} : { 'idempotency-key': mark.key }),
       },
     });
-  } catch {
-    throw new Refused(
+  } catch (error) {
+    throw refusalOf(error);
+  }
+  const answer = (await response.json().catch(() => null)) as { error?: Said } | null;
+  if (!response.ok || !answer) throw refusalOf(answer);
+  return answer as T;
+}
+
+/** What an answer of ours refuses, in its words; of an error, that none came. */
+export function refusalOf(answer: unknown): Refused {
+  if (answer instanceof Error)
+    return new Refused(
       'unreachable',
       'Gray Pin does not answer, so this was not stored. Start it again, then repeat the step.',
     );
-  }
-  const answer = (await response.json().catch(() => null)) as { error?: Said } | null;
-  if (!response.ok || !answer) {
-    const { code = 'failed', message = FAILED, ...details } = answer?.error ?? {};
-    throw new Refused(code, message, details);
-  }
-  return answer as T;
+  const { code = 'failed', message = FAILED, ...details } = (answer as { error?: Said } | null)?.error ?? {};
+  return new Refused(code, message, details);
 }
 
 /** What to tell a person about anything that was thrown. */

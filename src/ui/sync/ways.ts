@@ -8,16 +8,21 @@ import { type Chosen, type ChosenEdit, chosenEdits } from '@/core/finder/chosen'
 import { type Draft, draftOf, followDraft } from '@/core/keymap/draft';
 import { type DraftEdit, draftEdits } from '@/core/keymap/draftEdits';
 import type { DoneBefore, DraftAnswer, KeymapView } from '@/core/keymap/keymapView';
+import { type FormEdit, formEdits, type KeptForm } from '@/core/ownForm/formEdits';
 import { type ProgramEdit, programEdits } from '@/core/program/programEdits';
 import type { ProgramView } from '@/core/program/programView';
 import type { Settings } from '@/core/settings/settings';
 import { type SheetEdit, sheetEdits } from '@/core/sheet/sheetEdits';
 import type { KeptSheet } from '@/core/sheet/sheetsView';
+import type { SaidLink } from '@/core/succession/link';
+import type { Answers } from '@/core/succession/succeed';
+import { type AnswerEdit, answerEdits, type LinkEdit, linkEdits } from '@/core/succession/successionEdits';
 import { fieldEdits, startingAs, wholeEdits } from '@/core/sync/edits';
 import type { EditMark, Versioned } from '@/core/sync/versioned';
 import type { Derivation, MatchPlan } from '@/core/transfer/matchPlan';
 import { type RoomEdit, roomEdits } from '@/core/workspace/roomEdits';
 import type { RoomState, RoomView } from '@/core/workspace/roomView';
+import type { Said as Spelled } from '@/core/writeBack/spelling';
 import { ask } from '../shell/api';
 import type { Way } from './createKept';
 
@@ -64,6 +69,16 @@ export const saidWay: Way<readonly Said[], SayEdit> = {
   ...sayEdits,
   send: (edit, _, mark) => ask('POST', '/api/counterparts', edit, true, undefined, mark),
 };
+
+export const linksWay = (program: string): Way<readonly SaidLink[], LinkEdit> => ({
+  ...linkEdits,
+  send: (_, said, mark) => ask(patch, `/api/programs/${program}/succession`, { said }, true, undefined, mark),
+});
+
+export const answersWay = (keymap: number, to: string): Way<Answers, AnswerEdit> => ({
+  ...answerEdits,
+  send: (_, answers, mark) => ask(patch, `/api/keymaps/${keymap}/answers`, { to, answers }, true, undefined, mark),
+});
 
 export const settingsWay: Way<Settings, Partial<Settings>> = {
   ...fieldEdits<Settings>(),
@@ -165,6 +180,19 @@ export const programWay = (slug: string): Way<ProgramView, ProgramEdit> => ({
     const value = await ask<ProgramView>('POST', address, body, true, undefined, keyed(key));
     return { revision: value.revision, value };
   },
+});
+
+export const formsWay = (program: string): Way<readonly KeptForm[], FormEdit> => ({
+  ...formEdits,
+  send: (edit, _, mark) =>
+    edit.kind === 'keep'
+      ? ask('POST', `/api/programs/${program}/own-forms`, edit.form, true, undefined, mark)
+      : ask(patch, `/api/own-forms/${edit.id}`, edit.change, true, undefined, mark),
+});
+
+export const spellingWay = (file: number): Way<Spelled, Partial<Spelled>> => ({
+  ...fieldEdits<Spelled>(),
+  send: (_, said, mark) => ask(patch, `/api/source-files/${file}/said`, said, true, undefined, mark),
 });
 
 export const sheetsWay = (keymap: number): Way<readonly KeptSheet[], SheetEdit> => ({

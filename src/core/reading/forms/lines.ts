@@ -36,3 +36,26 @@ export function lineAt(text: string): (place: number) => number {
     return low + 1;
   };
 }
+
+/** How far a line is set in, in signs. */
+export const indentOf = (text: string): number => text.length - text.trimStart().length;
+
+const TAB = 8;
+/** The column after a sign that stands in another: tabs lead to the next eighth. */
+const after = (sign: string | undefined, column: number): number =>
+  sign === '\t' ? (Math.floor(column / TAB) + 1) * TAB : column + 1;
+
+/** The column a place in a line is seen in. */
+export function columnAt(text: string, place: number): number {
+  let column = 0;
+  for (let i = 0; i < place; i++) column = after(text[i], column);
+  return column;
+}
+
+/** The place of a line that is seen in a column; null where none begins there. */
+export function placeAt(text: string, column: number): number | null {
+  let seen = 0;
+  let place = 0;
+  while (seen < column && place < text.length) seen = after(text[place++], seen);
+  return seen === column && place < text.length ? place : null;
+}

@@ -20,6 +20,7 @@ type Words = readonly Written[];
  */
 export function readBindings(text: string): RawTables {
   const lines = linesOf(text).filter((line) => line.text.trim() !== '');
+  const variables = variablesIn(lines);
   if (lines.length > MOST_ROWS) throw new UnreadableList(tooMany);
   const ways = waysOf(lines);
   if (ways.size === 0) return { title: null, format: 'bindings', tables: [] };
@@ -29,9 +30,39 @@ export function readBindings(text: string): RawTables {
     const above = rows.at(-1);
     rows.push(row.left !== undefined && above ? (underKeys(line, above) ?? row) : row);
   }
-  const bound = rows.filter((row) => row.left === undefined).length;
+  const told = variables.size === 0 ? rows : rows.map((row) => withVariables(row, variables));
+  const bound = told.filter((row) => row.left === undefined).length;
   if (bound === 0) return { title: null, format: 'bindings', tables: [] };
-  return { title: null, format: 'bindings', tables: [{ headings: [], header: ['Context', 'Name', 'Keys'], rows }] };
+  return {
+    title: null,
+    format: 'bindings',
+    tables: [{ headings: [], header: ['Context', 'Name', 'Keys'], rows: told }],
+  };
+}
+
+const MODIFIERS =
+  /^(?:ctrl|control|alt|shift|cmd|super|meta|mod\d)(?:\+(?:ctrl|control|alt|shift|cmd|super|meta|mod\d)){0,4}$/iu;
+
+/** Words that stand for modifiers, as in `set $mod Mod4` or `our_mod ctrl+shift`, where lines say nothing else. */
+function variablesIn(lines: readonly Line[]): ReadonlyMap<string, string> {
+  const found = new Map<string, string>();
+  for (const { text } of lines) {
+    if (text.length > 80) continue;
+    const [word = '', held = '', ...more] = text
+      .split(/[\s=]+/u)
+      .filter((part) => part !== '' && !/^(?:[#;"]+|set(?:-option)?)$/u.test(part));
+    if (more.length === 0 && /^\$?[\p{L}_]{2,30}$/u.test(word) && word !== '$mod' && MODIFIERS.test(held))
+      found.set(word, held);
+  }
+  return found;
+}
+
+function withVariables(row: RawRow, variables: ReadonlyMap<string, string>): RawRow {
+  const keys = row.cells[2] ?? '';
+  const word = /^\$?[\p{L}_]{2,30}(?=\+)/u.exec(keys)?.[0];
+  const held = word === undefined ? undefined : variables.get(word);
+  if (row.left !== undefined || held === undefined) return row;
+  return { ...row, cells: [row.cells[0] ?? '', row.cells[1] ?? '', held + keys.slice(word?.length)] };
 }
 
 /** Keys that stand alone in a line, with what they do set in below; each such line is a command. */
@@ -51,6 +82,8 @@ function underKeys(line: Line, above: RawRow): RawRow | null {
 
 function rowOf(line: Line, ways: ReadonlyMap<string, number>): RawRow {
   const base = { line: line.number, heading: false };
+  // A row of a table binds nothing.
+  if (/^\s*\|.*\|\s*$/u.test(line.text)) return { ...base, ...rowCells([partOf(line, 0)]), left: 'Binds no keys.' };
   const sign = COMMENT.exec(line.text)?.[0] ?? '';
   const commentedOut = sign.trim() !== '';
   // A sign of comments may be a key as well, as in `# toggle`: where the line binds as it stands, it does.
@@ -123,6 +156,8 @@ function wayFor(words: Words, ways: ReadonlyMap<string, number>): Way | null {
 }
 
 const isKeys = (text: string): boolean => {
+  // A variable that holds modifiers.
+  if (/^\$?[\p{L}]{2,20}_?mod\+\S/iu.test(text)) return true;
   const bare = text.replace(/^(["'])(.*)\1$/su, '$2');
   return bare !== '' && readKeysCell(bare, 'windows').status === 'keys';
 };
@@ -151,9 +186,11 @@ function waysOf(lines: readonly Line[]): ReadonlyMap<string, number> {
     else if (!some && /^[\\\p{L}][\p{L}_-]*$/u.test(first)) byWord.set(first, [rest]);
   }
   const ways = new Map<string, number>();
-  for (const [word, some] of byWord) {
-    if (some.length < 2 || isKeys(word)) continue;
+  for (const [word, all] of byWord) {
+    if (all.length < 2 || isKeys(word)) continue;
     for (const at of [0, 1, 2]) {
+      // A word alone binds nothing, but may turn something on.
+      const some = all.filter((rest) => rest.length > 0);
       const sure = some.filter((rest) => isKeys(rest[at]?.text ?? '')).length;
       // Strokes side by side, such as `gg`, are no keys by themselves, but stand among such.
       const like = some.filter((rest) => isKeys(rest[at]?.text ?? '') || isKeyLike(rest[at]?.text ?? '')).length;

@@ -1,7 +1,8 @@
 import { trimEnd } from '../../text/trimEnd';
-import { MOST_COLUMNS, type RawRow, type RawTables } from '../tables';
+import { readsAsKeys } from '../columnRoles';
+import { HEADS, MOST_COLUMNS, type RawRow, type RawTables } from '../tables';
 import { partOf, rowCells, type Written } from './cells';
-import { type Line, linesOf } from './lines';
+import { columnAt, indentOf, type Line, linesOf } from './lines';
 import { underHeadings } from './underHeadings';
 
 /** Blanks, the sides of a drawn box, leaders: what parts columns, where it is more than one blank. */
@@ -10,7 +11,39 @@ const GAP = /(?:[ \t]+(?:\.{3}|\|)(?=[ \t]|$)|[ \t│┃║]+|\.{4,}|…{2,}|_{3
 const DASH = /(?:[–—→]|-{1,2}>?|=>|::)[ \t]+/uy;
 const RULER = /^\s*[-=~^"'`*+#_.:<>]{3,}\s*$/u;
 const DRAWN = /^[\s─━═┄│┃├┤┌┐└┘┬┴┼╔╗╚╝╠╣╦╩╬╒╕╘╛╞╡╤╧╪╓╖╙╜╟╢╥╨╫|+=-]+$/u;
-const TAB = 8;
+
+/** A table between two lines of `|===`, whose cells each begin with a bar; as wide as its first line of cells, or as said. */
+function barredTable(
+  lines: readonly Line[],
+  from: number,
+): { readonly rows: readonly RawRow[]; readonly end: number } | null {
+  const end = lines.findIndex((line, i) => i > from && /^\|={3,}\s*$/u.test(line.text));
+  if (end < 0) return null;
+  const cells: (Written & { readonly number: number })[] = [];
+  let width = 0;
+  for (const line of lines.slice(from + 1, end)) {
+    if (line.text.trim() === '') {
+      width ||= cells.length;
+      continue;
+    }
+    const bars = [...line.text.matchAll(/(?:^|\s)(?:\d?[aehlmsdv^<>.]{0,3})\|/gu)].map(
+      (one) => one.index + one[0].length,
+    );
+    for (const [k, at] of bars.entries()) {
+      const next = bars[k + 1];
+      const stop = next === undefined ? line.text.length : line.text.lastIndexOf('|', next - 1);
+      cells.push({ ...partOf(line, at, stop), number: line.number });
+    }
+    if (bars.length > 1) width ||= cells.length;
+  }
+  if (width < 2) return null;
+  const rows: RawRow[] = [];
+  for (let at = 0; at + width <= cells.length; at += width) {
+    const own = cells.slice(at, at + Math.min(width, MOST_COLUMNS));
+    rows.push({ line: own[0]?.number ?? 0, ...rowCells(own), heading: at === 0 });
+  }
+  return { rows, end };
+}
 
 /** A line as its parts, each with the column it begins in. */
 type Parts = {
@@ -33,6 +66,12 @@ export function readColumns(text: string): RawTables {
     const line = lines[i] as Line;
     if (line.text.trim() === '') continue;
     const next = lines[i + 1];
+    const table = /^\|={3,}\s*$/u.test(line.text) ? barredTable(lines, i) : null;
+    if (table) {
+      for (const row of table.rows) found.add(row);
+      i = table.end;
+      continue;
+    }
     const ruled = rulesOf(line);
     if (ruled || RULER.test(line.text) || DRAWN.test(line.text)) {
       found.add(leftOf(line, 'A line that is only drawn.'));
@@ -50,12 +89,17 @@ export function readColumns(text: string): RawTables {
       continue;
     }
     const read = partsOf(line, ruler);
-    const heading = headingOf(read, next);
+    const pairs = ruler === null ? pairsIn(read) : null;
+    if (pairs) {
+      for (const pair of pairs) found.add(rowOf(pair));
+      continue;
+    }
+    const heading = read.parts.length === 1 ? headingIn(read.parts[0]?.text ?? '', next) : null;
     if (heading !== null) {
       ruler = null;
       headings = [heading];
       found.under(headings);
-      found.add({ ...leftOf(line, 'A heading: the rows below it live there.'), heading: true });
+      found.add({ ...leftOf(line, HEADS), heading: true });
       continue;
     }
     const above = found.last();
@@ -71,9 +115,41 @@ export function readColumns(text: string): RawTables {
 /** A term that is told of in the next line, which is set in: `term::` or `term:` above it; null where the line is none. */
 function termOf(line: Line, next: Line | undefined): Written | null {
   const body = line.text.trimEnd();
-  if (!next || !/::$/u.test(body) || !/^\s+\S/u.test(next.text)) return null;
-  const indent = (text: string): number => text.length - text.trimStart().length;
-  return indent(next.text) > indent(body) ? partOf(line, 0, trimEnd(body, ':').length) : null;
+  if (!next || !/^\s+\S/u.test(next.text)) return null;
+  // Keys alone in a line, as manuals have them.
+  const alone = body.trim();
+  if (alone.length < 40 && indentOf(next.text) > indentOf(body) && surelyKeys(alone) && readsAsKeys(alone))
+    return partOf(line, 0);
+  if (!/::$/u.test(body)) return null;
+  return indentOf(next.text) > indentOf(body) ? partOf(line, 0, trimEnd(body, ':').length) : null;
+}
+
+/** A sign or two, keys joined or marked, or several: no word of a sentence or a list. */
+const surelyKeys = (text: string): boolean =>
+  text.split(', ').every((part) => /^\S{1,30}(?: \S{1,12})?$/u.test(part)) &&
+  /^\S{1,2}$|^F\d{1,2}$|, |[+^<⌘⌥⇧⌃-]/u.test(text);
+
+/** The rows of a line in which keys and what they do stand several times side by side; null where it is none. */
+function pairsIn({ line, parts: read }: Parts): Parts[] | null {
+  const parts = read.length > 1 ? read.flatMap((part) => apart(line, part)) : read;
+  if (parts.length < 4 || parts.length % 2 === 1) return null;
+  const keys = parts.map((part) => readsAsKeys(part.text));
+  if (!keys.every((one, i) => one === (i % 2 === 0))) return null;
+  return parts.flatMap((_, i) => (i % 2 === 0 ? [{ line, parts: parts.slice(i, i + 2) }] : []));
+}
+
+/** Keys and a name that only one blank parts as two; anything else as it is. */
+function apart(line: Line, part: Parts['parts'][number]): Parts['parts'] {
+  const at = part.text.indexOf(' ');
+  const keys = at < 0 ? '' : part.text.slice(0, at);
+  if (!/^(?:\^.|[CMSA]-\S{1,8}|F\d{1,2}|<\S{1,12}>|\S{1,12}\+\S{1,8})$/u.test(keys) || !readsAsKeys(keys))
+    return [part];
+  const from = part.span[0] - line.from;
+  const end = part.span[1] - line.from;
+  return [
+    { ...partOf(line, from, from + at), column: part.column },
+    { ...partOf(line, from + at, end), column: part.column + at + 1 },
+  ];
 }
 
 const leftOf = (line: Line, left: string): RawRow => ({
@@ -125,13 +201,6 @@ function partsOf(line: Line, at: readonly number[] | null): Parts {
   return { line, parts };
 }
 
-/** The column a place in a line is seen in: tabs lead to the next eighth. */
-function columnAt(text: string, place: number): number {
-  let column = 0;
-  for (let i = 0; i < place; i++) column = text[i] === '\t' ? (Math.floor(column / TAB) + 1) * TAB : column + 1;
-  return column;
-}
-
 /** The row above with what a line adds to it; null where the line begins a row of its own. */
 function goesOnWith(read: Parts, above: RawRow, lines: readonly Line[]): RawRow | null {
   const first = read.parts.find((one) => one.text !== '');
@@ -156,9 +225,7 @@ function goesOnWith(read: Parts, above: RawRow, lines: readonly Line[]): RawRow 
 }
 
 /** What a line heads, if it is a heading. */
-function headingOf({ parts }: Parts, next: Line | undefined): string | null {
-  if (parts.length !== 1) return null;
-  const text = parts[0]?.text ?? '';
+export function headingIn(text: string, next: Line | undefined): string | null {
   if (!/\p{L}{2}/u.test(text) || text.length > 100) return null;
   const underlined =
     next !== undefined &&

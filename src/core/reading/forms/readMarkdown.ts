@@ -1,10 +1,9 @@
-import type { Nodes, Root, RootContent, TableRow } from 'mdast';
-import { fromMarkdown } from 'mdast-util-from-markdown';
-import { gfmTableFromMarkdown } from 'mdast-util-gfm-table';
-import { gfmTable } from 'micromark-extension-gfm-table';
-import { MOST_ROWS, type RawRow, type RawTable, type RawTables, type Span, tidyCell, UnreadableList } from '../tables';
+import { MOST_ROWS, type RawRow, type RawTable, type RawTables, type Span, UnreadableList } from '../tables';
 import { rowCells, type Written } from './cells';
+import { lineAt } from './lines';
 import { sidesOfItem } from './listItem';
+import { type MarkdownNode, markdownTree } from './markdownTree';
+import { saidBy } from './markdownWords';
 import { readColumns } from './readColumns';
 import { tooMany } from './tooMany';
 
@@ -13,7 +12,38 @@ export const looksLikeMarkdown = (text: string): boolean =>
   (/^#{1,6} \S/mu.test(text) ||
     /^ {0,8}\|? {0,8}:?-{3,}:? {0,8}\|[ \t:|-]*$/mu.test(text) ||
     /^ {0,3}[*+-] \S/mu.test(text)) &&
-  !nestsTooDeep(text);
+  !nestsTooDeep(text) &&
+  !leavesOpen(text) &&
+  !bracketsTooMuch(text);
+
+/** What the parser looks for the end of to the end of a paragraph, each time it is begun. */
+const OPENED: readonly (readonly [opens: string, closes: string])[] = [
+  ['<!--', '-->'],
+  ['<![CDATA[', ']]>'],
+  ['<?', '?>'],
+  ['<!', '>'],
+  ['<', '>'],
+];
+const MOST_OPEN = 40;
+
+/** Whether far more is begun in a text than ended, as nobody writes it. */
+const leavesOpen = (text: string): boolean =>
+  OPENED.some(([opens, closes]) => text.split(opens).length > MOST_OPEN + 2 * text.split(closes).length);
+
+/** What the parser joins to pairs within a paragraph costs the square of how many there are. */
+const MOST_BRACKETS = 1000;
+
+/** Whether a paragraph has more brackets than anybody writes. */
+function bracketsTooMuch(text: string): boolean {
+  let many = 0;
+  for (let at = text.indexOf('['), before = 0; at >= 0; before = at, at = text.indexOf('[', at + 1)) {
+    many = BEGINS_ANEW.test(text.slice(before, at)) ? 1 : many + 1;
+    if (many > MOST_BRACKETS) return true;
+  }
+  return false;
+}
+/** A line without anything, one of a list or of a table. */
+const BEGINS_ANEW = /[\n\r][ \t]*(?:[-*+#>|\n\r]|\d+[.)])|\|/u;
 
 /** Whether lines begin with more signs of lists and quotations than anybody nests. */
 export const nestsTooDeep = (text: string): boolean => /^[-*+>#\d.) \t[{|]{120}/mu.test(text);
@@ -34,7 +64,9 @@ const DEEPEST = 40;
 
 /** Tables and lists of Markdown, each under the headings before it; text in code blocks as text in columns. */
 export function readMarkdown(text: string): RawTables {
-  const root: Root = fromMarkdown(text, { extensions: [gfmTable()], mdastExtensions: [gfmTableFromMarkdown()] });
+  const root = markdownTree(text);
+  const said = saidBy(root, text);
+  const lineOf = lineAt(text);
   const tables: RawTable[] = [];
   let stack: { level: number; text: string }[] = [];
   const tops: string[] = [];
@@ -48,126 +80,91 @@ export function readMarkdown(text: string): RawTables {
         rows,
       });
   };
-  const left = (node: RootContent, why: string): void => {
-    const cell = writtenOf(node, text);
-    if (cell.text !== '') add([{ line: lineOf(node), ...rowCells([cell]), heading: false, left: why }]);
+  const rowOf = (row: MarkdownNode): RawRow => ({
+    line: lineOf(row.from),
+    ...rowCells(cellsOf(row, text).map((one) => ('name' in one ? said(one).cell : one))),
+    heading: row.name === 'TableHeader',
+  });
+  const addList = (list: MarkdownNode, depth: number): void => {
+    const rows: RawRow[] = [];
+    for (const item of list.children) {
+      const [first, ...rest] = item.children.filter((one) => !MARKS.test(one.name));
+      if (!first) continue;
+      const plain = first.name === 'Paragraph';
+      if (plain) {
+        const { cell, marked, placeOf } = said(first);
+        rows.push({ line: lineOf(first.from), ...rowCells(sidesOfItem(cell, marked, placeOf)), heading: false });
+      }
+      if (rest.length > 0 || !plain) {
+        add(rows.splice(0));
+        walk(plain ? rest : [first, ...rest], depth + 1);
+      }
+    }
+    add(rows);
   };
-  const walk = (nodes: readonly RootContent[], depth: number): void => {
+  const addCode = (block: MarkdownNode): void => {
+    const slice = ({ from, to }: MarkdownNode): string => text.slice(from, to);
+    const lang = block.children.filter((one) => one.name === 'CodeInfo').map(slice);
+    const code = block.children.filter((one) => one.name === 'CodeText').map(slice);
+    const value = code.join('');
+    if (!TOLD.test(lang.join('').split(/\s/u)[0] ?? '') || !tellsKeys(value)) return;
+    const at = text.indexOf(value, block.from);
+    for (const { headings, rows } of readColumns(value).tables)
+      add(
+        rows.map((row) => ({
+          ...row,
+          line: row.line + lineOf(block.from),
+          spans: row.spans.map(([a, b]) => (at < 0 ? [0, 0] : [a + at, b + at]) as Span),
+        })),
+        headings,
+      );
+  };
+  const walk = (nodes: readonly MarkdownNode[], depth: number): void => {
     for (const node of nodes) {
-      if (node.type === 'heading') {
-        const words = writtenOf(node, text).text;
-        stack = [...stack.filter((one) => one.level < node.depth), { level: node.depth, text: words }];
-        if (node.depth === 1) tops.push(words);
-      } else if (node.type === 'table') add(node.children.map((row, i) => rowOf(row, i, text)));
-      else if (node.type === 'list' && depth < DEEPEST) {
-        const rows: RawRow[] = [];
-        for (const item of node.children) {
-          const [first, ...rest] = item.children;
-          if (!first) continue;
-          const marks = marksIn(first, text);
-          if (first.type === 'paragraph')
-            rows.push({
-              line: lineOf(first),
-              ...rowCells(sidesOfItem(marks.cell, marks.marked, marks.placeOf)),
-              heading: false,
-            });
-          if (rest.length > 0 || first.type !== 'paragraph') {
-            add(rows.splice(0));
-            walk(first.type === 'paragraph' ? rest : item.children, depth + 1);
-          }
-        }
-        add(rows);
-      } else if (node.type === 'code' && TOLD.test(node.lang ?? '') && tellsKeys(node.value)) {
-        const from = text.indexOf(node.value, node.position?.start.offset ?? 0);
-        for (const { headings, rows } of readColumns(node.value).tables)
-          add(
-            rows.map((row) => ({
-              ...row,
-              line: row.line + lineOf(node),
-              spans: row.spans.map(([a, b]) => (from < 0 ? [0, 0] : [a + from, b + from]) as Span),
-            })),
-            headings,
-          );
-      } else if (node.type === 'blockquote' && depth < DEEPEST) walk(node.children, depth + 1);
-      else left(node, 'A text between the lists.');
+      const { name } = node;
+      const level = Number(/^(?:ATX|Setext)Heading(\d)$/u.exec(name)?.[1] ?? 0);
+      if (level > 0) {
+        const words = said(node).cell.text;
+        stack = [...stack.filter((one) => one.level < level), { level, text: words }];
+        if (level === 1) tops.push(words);
+      } else if (name === 'Table')
+        add(node.children.filter((one) => /^Table(?:Row|Header)$/u.test(one.name)).map(rowOf));
+      else if (/List$/u.test(name) && depth < DEEPEST) addList(node, depth);
+      else if (name === 'FencedCode' || name === 'CodeBlock') addCode(node);
+      else if (name === 'Blockquote' && depth < DEEPEST) walk(node.children, depth + 1);
+      else if (/^(?:Paragraph|Blockquote|.*List)$/u.test(name)) {
+        const { cell } = said(node);
+        if (cell.text !== '')
+          add([{ line: lineOf(node.from), ...rowCells([cell]), heading: false, left: 'A text between the lists.' }]);
+      }
     }
   };
   walk(root.children, 0);
   return { title: tops.length === 1 ? (tops[0] ?? null) : null, format: 'Markdown', tables };
 }
 
-const lineOf = (node: Nodes): number => node.position?.start.line ?? 1;
+/** Signs of the form itself among what a block holds. */
+const MARKS = /Mark$/u;
 
-function rowOf(row: TableRow, index: number, source: string): RawRow {
-  return {
-    line: lineOf(row),
-    ...rowCells(row.children.map((cell) => marksIn(cell, source).cell)),
-    heading: index === 0,
-  };
-}
-
-const writtenOf = (node: Nodes, source: string): Written => marksIn(node, source).cell;
-
-/** What a node says, where that stands, and which parts of it are marked as code or keys. */
-function marksIn(
-  node: Nodes,
-  source: string,
-): {
-  readonly cell: Written;
-  readonly marked: readonly (readonly [number, number])[];
-  readonly placeOf: (from: number, to: number) => Span;
-} {
-  let text = '';
-  const marked: [number, number][] = [];
-  /** Where each text begins in what is said, and in the source. */
-  const pieces: [said: number, source: number][] = [];
-  let [from, to] = [Number.POSITIVE_INFINITY, 0];
-  let open: number | null = null;
-  const walk = (one: Nodes, depth: number): void => {
-    const [start, end] = [one.position?.start.offset ?? 0, one.position?.end.offset ?? 0];
-    if (one.type === 'html') {
-      // Keys in `<kbd>` beside each other are one chord.
-      if (/^<kbd/iu.test(one.value)) {
-        const last = marked.at(-1);
-        if (last && text.slice(last[1]) === '') text += '+';
-        open = text.length;
-      } else if (/^<\/kbd/iu.test(one.value) && open !== null) {
-        marked.push([open, text.length]);
-        open = null;
-      } else if (/^<br/iu.test(one.value)) text += '\n';
-      return;
+/** The cells of a row of a table: what stands between its bars, or the place where something would. */
+function cellsOf({ from, to, children }: MarkdownNode, source: string): readonly (MarkdownNode | Written)[] {
+  const cells: (MarkdownNode | Written)[] = [];
+  let open = from;
+  let cell: MarkdownNode | null = null;
+  const close = (end: number): void => {
+    // Before the first bar and behind the last one there may be no cell.
+    if (cell) cells.push(cell);
+    else if (open > from && end < to) {
+      const at = open + (source[open] === ' ' ? 1 : 0);
+      cells.push({ text: '', span: [at, at] });
     }
-    if (one.type === 'text' || one.type === 'inlineCode') {
-      const begin = text.length;
-      text += one.value;
-      if (one.type === 'inlineCode') marked.push([begin, text.length]);
-      const inner = one.type === 'inlineCode' ? (/^`+ ?/u.exec(source.slice(start, end))?.[0].length ?? 0) : 0;
-      pieces.push([begin, start + inner]);
-      from = Math.min(from, start + inner);
-      to = Math.max(to, end - inner);
-    } else if (one.type === 'break') text += '\n';
-    else if (one.type === 'image') text += one.alt ?? '';
-    else if (one.type === 'strong' || one.type === 'emphasis') {
-      const begin = text.length;
-      for (const child of one.children) walk(child, depth + 1);
-      marked.push([begin, text.length]);
-    } else if ('children' in one && depth < DEEPEST) for (const child of one.children) walk(child, depth + 1);
   };
-  walk(node, 0);
-  const start = node.position?.start.offset ?? 0;
-  const span: Span = from > to ? [start, start] : [from, to];
-  const lead = text.length - text.trimStart().length;
-  const plain = tidyCell(text) === text.trim();
-  const inSource = (at: number): number => {
-    const piece = pieces.findLast(([said]) => said <= at + lead) ?? [0, start];
-    return piece[1] + at + lead - piece[0];
-  };
-  return {
-    cell: { text: tidyCell(text), span },
-    placeOf: (a: number, b: number): Span => (plain && b > a ? [inSource(a), inSource(b - 1) + 1] : span),
-    // Places no longer fit where blanks were folded.
-    marked: (plain ? marked : [])
-      .map(([a, b]) => [Math.max(0, a - lead), Math.max(0, b - lead)] as const)
-      .sort((a, b) => a[0] - b[0]),
-  };
+  for (const one of children)
+    if (one.name === 'TableDelimiter') {
+      close(one.from);
+      cell = null;
+      open = one.to;
+    } else cell = one;
+  close(to);
+  return cells;
 }

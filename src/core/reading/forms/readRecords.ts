@@ -1,6 +1,6 @@
 import { MOST_COLUMNS, MOST_ROWS, type RawRow, type RawTable, type Span, tidyCell, UnreadableList } from '../tables';
 import { tooMany } from './tooMany';
-import { DEEPEST_TREE, type Tree } from './tree';
+import { DEEPEST_TREE, type Entry, type Tree } from './tree';
 
 type Field = { readonly name: string; readonly text: string; readonly span: Span };
 type Line = (at: number) => number;
@@ -28,7 +28,7 @@ export function readRecords(tree: Tree, lineAt: Line): RawTable[] {
         add(
           tableOf(
             place,
-            records.map((one) => ({ at: one.span[0], fields: fieldsOf(one) })),
+            records.map((one) => ({ at: one.span[0], whole: one.span, fields: fieldsOf(one) })),
             lineAt,
           ),
         );
@@ -42,6 +42,7 @@ export function readRecords(tree: Tree, lineAt: Line): RawTable[] {
             place,
             rows.map((one) => ({
               at: one.span[0],
+              whole: one.span,
               fields:
                 one.kind === 'list'
                   ? one.items.flatMap((cell, i) =>
@@ -52,7 +53,18 @@ export function readRecords(tree: Tree, lineAt: Line): RawTable[] {
             lineAt,
           ),
         );
-      for (const item of value.items) if (!(records.length >= 2 && isFlat(item))) walk(item, place, depth + 1);
+      for (const item of value.items) {
+        if (!(records.length >= 2 && item.kind === 'map')) walk(item, place, depth + 1);
+        // What stands in a record's own row is no list beside it.
+        else
+          for (const { name, value: one } of item.entries)
+            if (
+              one.kind === 'map'
+                ? one.entries.length > (isFlat(one) ? 2 : 1)
+                : one.kind === 'list' && one.items.length > 1 && textsOf(one) === null && repeatedTexts(one) === null
+            )
+              walk(one, [...place, tidyCell(name)], depth + 1);
+      }
       return;
     }
     const simple = value.entries.filter(({ value: one }) => textsOf(one) !== null);
@@ -65,6 +77,7 @@ export function readRecords(tree: Tree, lineAt: Line): RawTable[] {
           place,
           records.map(({ name, nameSpan, value: one }) => ({
             at: nameSpan[0],
+            whole: [nameSpan[0], one.span[1]],
             fields: [{ name: 'Name', text: name, span: nameSpan }, ...fieldsOf(one)],
           })),
           lineAt,
@@ -79,6 +92,7 @@ export function readRecords(tree: Tree, lineAt: Line): RawTable[] {
             line: lineAt(nameSpan[0]),
             cells: [tidyCell(name), tidyCell(text)],
             spans: [nameSpan, span],
+            whole: [nameSpan[0], one.span[1]],
             heading: false,
           };
         }),
@@ -123,14 +137,44 @@ function alike(records: readonly Tree[]): boolean {
 /** The fields of a record, those of what lies in it as `outer inner`. */
 function fieldsOf(record: Tree, before = '', depth = 0): Field[] {
   if (record.kind !== 'map' || depth > 4) return [];
-  return record.entries.flatMap(({ name, value }): Field[] => {
+  return inTurn(record.entries).flatMap(({ name, value }): Field[] => {
     const full = [before, name].filter((one) => one !== '').join(' ');
     const texts = textsOf(value);
     if (texts) return [{ name: full, text: texts[0], span: texts[1] }];
     if (value.kind === 'map') return fieldsOf(value, full, depth + 1);
+    const repeated = repeatedTexts(value);
+    if (repeated)
+      return repeated.map((one) => ({ ...one, name: [full, one.name].filter((part) => part !== '').join(' ') }));
     const [first] = value.kind === 'list' ? value.items : [];
     return first && value.kind === 'list' && value.items.length === 1 ? fieldsOf(first, full, depth + 1) : [];
   });
+}
+
+/** The fields of flat records in a list, such as several keys of one command: the texts of each one under the other. */
+function repeatedTexts(value: Tree): readonly Field[] | null {
+  if (value.kind !== 'list' || value.items.length < 2 || value.items.length > 12) return null;
+  if (!value.items.every((one) => one.kind === 'map' && one.entries.length <= 3 && isFlat(one))) return null;
+  const fields = new Map<string, Field>();
+  for (const { name, text, span } of value.items.flatMap((one) => fieldsOf(one))) {
+    const before = fields.get(name);
+    fields.set(
+      name,
+      before ? { name, text: `${before.text}\n${text}`, span: [before.span[0], span[1]] } : { name, text, span },
+    );
+  }
+  return [...fields.values()];
+}
+
+const FIRST = /^first[-_ ]?(?:key[-_ ]?stroke|key|stroke|chord)$/iu;
+const SECOND = /^second[-_ ]?(?:key[-_ ]?stroke|key|stroke|chord)$/iu;
+
+/** Entries in which a first and a second stroke are one. */
+function inTurn(entries: readonly Entry[]): readonly Entry[] {
+  const second = entries.find(({ name }) => SECOND.test(name));
+  const first = entries.find(({ name }) => FIRST.test(name));
+  if (first?.value.kind !== 'text' || second?.value.kind !== 'text' || second.value.text.trim() === '') return entries;
+  const both = { ...first.value, text: `${first.value.text} then ${second.value.text}` };
+  return entries.flatMap((one) => (one === second ? [] : one === first ? [{ ...one, value: both }] : [one]));
 }
 
 const MASK = /^(?:mask|mods?|modifiers?)$/iu;
@@ -159,14 +203,14 @@ function withMask(fields: readonly Field[]): readonly Field[] {
 
 function tableOf(
   place: readonly string[],
-  records: readonly { at: number; fields: readonly Field[] }[],
+  records: readonly { at: number; whole: Span; fields: readonly Field[] }[],
   lineAt: Line,
 ): RawTable {
   const names = [...new Set(records.flatMap((one) => withMask(one.fields).map((field) => field.name)))].slice(
     0,
     MOST_COLUMNS,
   );
-  const rows = records.flatMap(({ at, fields: own }): RawRow[] => {
+  const rows = records.flatMap(({ at, whole, fields: own }): RawRow[] => {
     const fields = withMask(own);
     if (fields.length === 0) return [];
     const byName = new Map<string, Field>();
@@ -177,6 +221,7 @@ function tableOf(
         line: lineAt(at),
         cells: cells.map((one) => tidyCell(one?.text ?? '')),
         spans: cells.map((one) => one?.span ?? [at, at]),
+        whole,
         heading: false,
       },
     ];

@@ -52,7 +52,7 @@ function sidesOf(line: Line, from: number): [Written, Written] | null {
   // The sign that parts is not the first thing that stands there, and no other sign of equality follows it at once.
   let at = rest.indexOf('=', begin + 1);
   while (at >= 0 && rest[at + 1] === '=') at = rest.indexOf('=', at + 2);
-  const colon = /^[\w.-]{2,60}:(?=\s)/u.exec(rest.slice(begin, begin + 62))?.[0].length;
+  const colon = /^(?:[\w.-]{2,60}|"[^"\n]{1,58}"):(?=\s)/u.exec(rest.slice(begin, begin + 64))?.[0].length;
   if (colon !== undefined && (at < 0 || begin + colon - 1 < at)) at = begin + colon - 1;
   if (at < 0) return null;
   const joint = rest[at] === '=' && at - 1 > begin && /[:+?]/u.test(rest[at - 1] ?? '') ? at - 1 : at;
@@ -68,7 +68,7 @@ function noteIn(value: string): number {
       if (
         /\s/u.test(value[at - 1] ?? '') &&
         /\s/u.test(value[at + sign.length] ?? '') &&
-        value.slice(0, at).trim() !== ''
+        (value.slice(0, at).trim() !== '' || /^\s\p{L}{2}/u.test(value.slice(at + sign.length)))
       )
         return at;
     return value.length;

@@ -21,8 +21,8 @@ export function readTextTable(text: string): RawTables {
 
 /** Rows between bars, as in `| name | keys |`; what only rules the head off is none. */
 function barredRows(lines: readonly Line[]): RawRow[] {
-  return lines.flatMap((line): RawRow[] => {
-    if (line.text.trim() === '' || /^[-: |]+$/u.test(line.text.trim())) return [];
+  return lines.flatMap((line, i): RawRow[] => {
+    if (line.text.trim() === '' || /^[-+: |]+$/u.test(line.text.trim())) return [];
     const cells: Written[] = [];
     const body = line.text.trimEnd();
     let from = line.text.length - line.text.trimStart().length;
@@ -33,7 +33,9 @@ function barredRows(lines: readonly Line[]): RawRow[] {
       cells.push(partOf(line, from, to));
       from = to + 1;
     }
-    return [{ line: line.number, ...rowCells(cells.slice(0, MOST_COLUMNS)), heading: false }];
+    // What stands above a ruler names the columns.
+    const heading = cells.length > 1 && /^\|--[-+:|]*$/u.test(lines[i + 1]?.text.trim() ?? '');
+    return [{ line: line.number, ...rowCells(cells.slice(0, MOST_COLUMNS)), heading }];
   });
 }
 
@@ -43,12 +45,15 @@ function separatedRows(text: string): RawRow[] {
   if (data.length > MOST_ROWS + 1) throw new UnreadableList(tooMany);
   const place = placesIn(text, delimiter, meta.linebreak);
   return data.map((all, i) => {
-    const spans = place(all);
-    const cells = all.slice(0, MOST_COLUMNS).map(tidyCell);
+    const spans = place(all).map((span, c): Span => (isGuarded(all[c]) ? [span[0] + 1, span[1]] : span));
+    const cells = all.slice(0, MOST_COLUMNS).map((cell) => tidyCell(isGuarded(cell) ? cell.slice(1) : cell));
     while (cells.length > 0 && cells.at(-1) === '' && all.length === 1) cells.pop();
     return { line: i + 1, cells, spans: spans.slice(0, cells.length), heading: false };
   });
 }
+
+/** Whether an apostrophe only keeps a spreadsheet from taking a cell for a formula. */
+const isGuarded = (cell = ''): boolean => /^'[=+\-@\t\r]/u.test(cell);
 
 /** Finds row by row where the cells of a separated text stand; within quotes, where they are quoted. */
 function placesIn(text: string, delimiter: string, linebreak: string): (cells: readonly string[]) => Span[] {

@@ -14,14 +14,25 @@ import { rowCells, type Written } from './cells';
 import { sidesOfItem } from './listItem';
 import { tooMany } from './tooMany';
 
-type Node = DefaultTreeAdapterTypes.ChildNode;
+export type Node = DefaultTreeAdapterTypes.ChildNode;
 type Element = DefaultTreeAdapterTypes.Element;
 type Root = { readonly childNodes: readonly Node[] };
 
-const SKIPPED = new Set(['script', 'style', 'template', 'noscript', 'nav', 'head', 'svg', 'math', 'select', 'button']);
-const BREAKS = new Set(['br', 'li', 'p', 'div', 'dd', 'dt']);
-const isElement = (node: Node): node is Element => 'tagName' in node;
-const DEEPEST = 400;
+export const SKIPPED = new Set([
+  'script',
+  'style',
+  'template',
+  'noscript',
+  'nav',
+  'head',
+  'svg',
+  'math',
+  'select',
+  'button',
+]);
+export const BREAKS = new Set(['br', 'li', 'p', 'div', 'dd', 'dt']);
+export const isElement = (node: Node): node is Element => 'tagName' in node;
+export const DEEPEST = 400;
 /** A page of 20,000 rows with four cells each, keys in caps, has about half as many elements and texts. */
 const MOST_NODES = 400_000;
 /** What is read of a cell before its spaces are folded and it is cut. */
@@ -93,7 +104,7 @@ export function readPage(tree: Root, holdsTable: (element: Element) => boolean):
  * is built: a page of five million characters can nest deep enough to take all memory there is before it is whole.
  * @throws UnreadableList where it grows deeper or larger than any real one.
  */
-function treeOf(html: string) {
+export function treeOf(html: string) {
   const depths = new WeakMap<object, number>();
   const holdsTable = new Set<object>();
   let nodes = 0;
@@ -256,7 +267,7 @@ function span(cell: Element, name: string): number {
  * What is shown of nodes beside each other. Where all elements of some are hidden, the page shows one of them, told by the
  * reader's platform: then that for others than the Mac is.
  */
-function shownOf(nodes: readonly Node[]): readonly Node[] {
+export function shownOf(nodes: readonly Node[]): readonly Node[] {
   const elements = nodes.filter(isElement);
   const hidden = elements.filter(isHidden);
   if (hidden.length === 0) return nodes;

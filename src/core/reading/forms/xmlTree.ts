@@ -34,7 +34,8 @@ function ofElement(element: XmlElement, source: string, depth: number): Tree {
   const texts = element.children.filter(
     (one) => (one instanceof XmlText || one instanceof XmlCdata) && one.text.trim() !== '',
   );
-  const names = Object.keys(element.attributes);
+  // What tells of the form itself is no part of what it holds.
+  const names = Object.keys(element.attributes).filter((name) => !/^xml(?:ns)?(?::|$)/u.test(name));
   const [first, last] = [texts[0], texts.at(-1)];
   const words = texts
     .map((one) => (one as XmlText).text)

@@ -9,7 +9,12 @@ export function yamlTree(text: string): Tree | null {
   if (tooDeep(text)) return null;
   let source = text;
   for (let round = 0; ; round++) {
-    const documents = parseAllDocuments(source, { logLevel: 'silent', strict: false, uniqueKeys: false });
+    const documents = parseAllDocuments(source, {
+      logLevel: 'silent',
+      prettyErrors: false,
+      strict: false,
+      uniqueKeys: false,
+    });
     if (!Array.isArray(documents)) return null;
     const errors = documents.flatMap((one) => one.errors);
     // Some writers set the second line of a quoted text in too little: it is read as if it stood in the first.

@@ -1,0 +1,66 @@
+import type { Page } from '@playwright/test';
+import { listIn } from '../src/core/testing/listIn';
+
+const ROWS = 19_990;
+
+type Watched = { answered?: number; rows?: number; tasks: number[] };
+declare global {
+  interface Window {
+    watchedPreview: Watched;
+  }
+}
+
+/**
+ * Brings a list of 20,000 rows in, filters it, corrects a row and scrolls.
+ * @returns milliseconds from the answer to the first rows, the longest task while they came, and while it was worked on.
+ */
+export async function previewMany(page: Page, base: string) {
+  await page.goto(`${base}/shelf/bring-in`);
+  await page.locator('html[data-ready]').waitFor();
+  await page.evaluate(() => {
+    window.watchedPreview = { tasks: [] };
+    new PerformanceObserver((list) => {
+      for (const entry of list.getEntries()) window.watchedPreview.tasks.push(entry.duration);
+    }).observe({ type: 'longtask' });
+    const asked = window.fetch;
+    window.fetch = async (...given) => {
+      const answer = await asked(...given);
+      if (`${given[0]}`.includes('/api/reading')) window.watchedPreview.answered = performance.now();
+      return answer;
+    };
+    new MutationObserver(() => {
+      if (window.watchedPreview.rows || !document.querySelector('[role=row][data-result]')) return;
+      requestAnimationFrame(() =>
+        setTimeout(() => {
+          window.watchedPreview.rows ??= performance.now();
+        }),
+      );
+    }).observe(document.body, { childList: true, subtree: true });
+  });
+  const longest = async (): Promise<number> => {
+    await page.waitForTimeout(300);
+    return page.evaluate(() => Math.max(0, ...window.watchedPreview.tasks.splice(0)));
+  };
+  await page.setInputFiles('input[type=file]', {
+    name: 'many.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(listIn('table', ROWS)),
+  });
+  await page.getByText(`All rows ${ROWS + 1}`).waitFor();
+  const came = await longest();
+  const { answered = 0, rows = 0 } = await page.evaluate(() => window.watchedPreview);
+  for (const one of [/^Commands/, /^Left out/, /^All rows/]) {
+    await page.getByRole('button', { name: one }).click();
+    await page.waitForTimeout(200);
+  }
+  await page.getByRole('button', { name: /^Correct row 5,/ }).click();
+  await page.getByRole('radio', { name: 'no command' }).click();
+  await page.getByRole('button', { name: 'Correct it' }).click();
+  await page.getByText('Corrected by you 1').waitFor();
+  await page.mouse.move(600, 600);
+  for (let i = 0; i < 20; i++) {
+    await page.mouse.wheel(0, 600);
+    await page.waitForTimeout(60);
+  }
+  return { first: rows - answered, came, worked: await longest() };
+}
