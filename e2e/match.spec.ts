@@ -37,7 +37,6 @@ test('Tarnlight is made to feel like Nibshore by keyboard: settled by hand, on t
   page,
   request,
 }) => {
-  test.setTimeout(120_000);
   await open(page, '/match/tarnlight/factory-keys?like=nibshore%2Fmy-painting-hand');
   await settled(page);
   const [before, first, all] = await figures(page);

@@ -42,7 +42,6 @@ const WISHES = [
 test('twenty wishes by keyboard: planned, pinned, ruled out, on the tape, undone as one, redone, kept, clean', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
   await open(page, '/wishes/tarnlight/factory-keys');
   const search = page.getByLabel('Find commands to wish for');
   for (const name of WISHES) {

@@ -18,7 +18,7 @@ const stepsStored = (page: Page, least: number): Promise<void> =>
     const shown = Number.parseInt((await steps(page).locator('strong').first().textContent()) ?? '', 10);
     expect(shown).toBeGreaterThanOrEqual(least);
     expect(((await (await page.request.get('/api/programs/tarnlight/room')).json()) as View).state.cursor).toBe(shown);
-  }).toPass({ timeout: 10_000 });
+  }).toPass({ timeout: 60_000 });
 const picture = (page: Page): Locator => page.getByRole('region', { name: /^The window of/ });
 const steps = (page: Page): Locator => page.getByRole('region', { name: 'Steps' });
 const part = (page: Page, name: string): Promise<void> => page.getByText(name, { exact: true }).first().click();
@@ -34,8 +34,8 @@ async function drag(page: Page, from: Locator, to: Locator, place = true): Promi
     const b = await to.boundingBox();
     if (!b) throw new Error('Nowhere to drag to.');
     await start.move(b.x + b.width / 2, b.y + b.height / 2, { steps: 8 });
-    if (place) await expect(to).toHaveAttribute('data-aimed', 'true', { timeout: 500 });
-    else await expect(page.locator('[data-aimed]')).toHaveCount(0, { timeout: 500 });
+    if (place) await expect(to).toHaveAttribute('data-aimed', 'true', { timeout: 1000 });
+    else await expect(page.locator('[data-aimed]')).toHaveCount(0, { timeout: 1000 });
   }).toPass();
   await start.up();
 }

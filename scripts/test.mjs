@@ -69,7 +69,7 @@ function unexpectedIn({ file, specs = [], suites = [] }) {
   const why = (one) => {
     const { error, attachments } = one.tests.flatMap(({ results }) => results).find((result) => result.error) ?? {};
     const page = attachments?.find(({ name }) => name === 'error-context')?.path;
-    return [error?.message.slice(0, 2000), page && readFileSync(page, 'utf8').slice(0, 12_000)].filter(Boolean);
+    return [error?.message.slice(0, 2000), page && readFileSync(page, 'utf8').slice(0, 4000)].filter(Boolean);
   };
   return [...bad.map((one) => [`${file}: ${one.title}`, ...why(one)].join('\n')), ...suites.flatMap(unexpectedIn)];
 }
@@ -110,7 +110,11 @@ count(
     return [stats.expected, suites.flatMap(unexpectedIn)];
   },
 );
-if (failures.length > 0) console.log(`\nFailed:\n${failures.join('\n')}`);
+// Why each failed, and their names once more: a long page must not push the others out of a log that is cut short.
+if (failures.length > 0) {
+  console.log(`\nFailed:\n${failures.join('\n')}`);
+  console.log(`\nFailed, by name:\n${failures.map((one) => one.split('\n')[0]).join('\n')}`);
+}
 console.log(`\n${times.map(([name, seconds]) => `${name}: ${seconds.toFixed(0)} s`).join('\n')}`);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);

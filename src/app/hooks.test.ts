@@ -63,7 +63,7 @@ const Page = ({ children }: { children: ReactNode }) => createElement(NoticeProv
 /** A hook on a page that can tell people something. */
 const shown = <Result, Props>(hook: (props: Props) => Result, options: { initialProps?: Props } = {}) =>
   renderHook(hook, { wrapper: Page, ...options });
-const WAIT = { timeout: 20_000 };
+const WAIT = { timeout: 60_000 };
 const delays = fc.array(fc.nat(6), { minLength: 1, maxLength: 4 });
 
 describe('a room on a screen', () => {

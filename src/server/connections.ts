@@ -23,6 +23,7 @@ class Connection extends sqlite3.Database {
   readonly #file: string;
   /** After a failure nobody knows what a connection is in the middle of. */
   #failed = false;
+  #closed = false;
 
   constructor(file: string, mode: number, done: (error: Error | null) => void) {
     super(file, mode, done);
@@ -62,7 +63,12 @@ class Connection extends sqlite3.Database {
     const done = given.at(-1);
     return typeof done === 'function'
       ? super.run(sql, ...given.slice(0, -1), this.#watched(done as Done))
-      : super.run(sql, ...given);
+      : super.run(
+          sql,
+          ...given,
+          // Sequelize sets foreign keys without asking what came of it; the statement after says so, and can be caught.
+          this.#watched(() => undefined),
+        );
   }
 
   #watched(done: Done, also?: (rows: unknown) => void): Done {
@@ -76,10 +82,19 @@ class Connection extends sqlite3.Database {
     };
   }
 
-  /** A connection that served a transaction well is kept for the next. */
+  /**
+   * A connection that served a transaction well is kept for the next. Closing everything closes also those of transactions
+   * under way, which close theirs once more when they end; the driver would throw that where nobody can catch it.
+   */
   override close(done?: (error: Error | null) => void): void {
     const unused = spare.get(this.#file);
-    if (this.uuid && !this.#failed && unused && unused.length < MOST_SPARE) unused.push(this);
+    if (this.uuid && !this.#failed && unused && unused.length < MOST_SPARE) {
+      unused.push(this);
+      return;
+    }
+    const closed = this.#closed;
+    this.#closed = true;
+    if (closed) setImmediate(() => done?.(null));
     else super.close(done);
   }
 }

@@ -1,5 +1,8 @@
+import { OPEN_READWRITE } from 'sqlite3';
 import { describe, expect, it } from 'vitest';
+import { Lent } from './connections';
 import { database, fileStamp, inOneMoment, inTransaction, together } from './database';
+import { databaseFile } from './dataFolder';
 import { onOwnData } from './testing/onOwnData';
 
 onOwnData();
@@ -35,6 +38,27 @@ describe('a connection', () => {
     ).rejects.toThrow();
     expect(await isMarked()).toBe(false);
     expect(await ask('SELECT * FROM things')).toEqual([]);
+  });
+
+  it('is closed once, also where all is closed while it is at work', async () => {
+    const uncaught: unknown[] = [];
+    const note = (error: unknown) => void uncaught.push(error);
+    const heard = process.listeners('uncaughtException');
+    process.removeAllListeners('uncaughtException').on('uncaughtException', note);
+    try {
+      // What Sequelize does while a transaction begins and everything is closed: nobody listens to what comes of it.
+      const one = Lent(databaseFile(), OPEN_READWRITE, () => undefined);
+      one.all('SELECT 1', () => undefined);
+      one.run('PRAGMA FOREIGN_KEYS=ON');
+      one.close();
+      one.close();
+      await new Promise((resolve) => setTimeout(resolve, 50));
+    } finally {
+      process.off('uncaughtException', note);
+      for (const one of heard) process.on('uncaughtException', one);
+    }
+    expect(uncaught).toEqual([]);
+    expect(await ask('SELECT 1 AS one')).toEqual([{ one: 1 }]);
   });
 });
 

@@ -9,6 +9,7 @@ import { Providers } from '@/ui/shell/Providers';
 import { Rail } from '@/ui/shell/Rail';
 import { allRoutes, fetchFrom } from './callRoute';
 import { LeadsTo, router } from './navigation';
+import { WAIT } from './touch';
 import { WorkerHere } from './workersHere';
 
 type Query = Record<string, string | string[]>;
@@ -164,7 +165,11 @@ export function onScreens(height = 480): void {
     view.getComputedStyle = () => plain;
     vi.stubGlobal('getComputedStyle', () => plain);
     // Whoever waits for something looks for it many times; to print the page each time takes longer than to look.
-    configure({ defaultHidden: true, getElementError: (message) => new Error(message ?? 'Not found.') });
+    configure({
+      asyncUtilTimeout: WAIT.timeout,
+      defaultHidden: true,
+      getElementError: (message) => new Error(message ?? 'Not found.'),
+    });
     HTMLCanvasElement.prototype.getContext = () => null;
     // No button here has a label beside it, which jsdom would look for all over the page.
     Object.defineProperty(HTMLButtonElement.prototype, 'labels', { configurable: true, value: [] });

@@ -2,7 +2,7 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { expect } from 'vitest';
 
 /** A machine that is busy otherwise is no reason to fail. */
-const timeout = Number(process.env.WAIT_MS ?? 20_000);
+const timeout = Number(process.env.WAIT_MS ?? 60_000);
 /** Looks now and then, not at every change of a page, of which there are hundreds. */
 export const WAIT = {
   timeout,

@@ -28,7 +28,7 @@ const saved = join(folder, 'saved.sqlite');
 let keymap = 0;
 let command = '';
 /** How long is waited for what is done beside the test, with room for a slow machine. */
-const WAIT = { timeout: 20_000 };
+const WAIT = { timeout: 60_000 };
 beforeAll(async () => {
   process.env.GRAY_PIN_DATA = join(folder, 'data');
   await seedDemo('demo');
