@@ -24,6 +24,8 @@ const steps = (page: Page): Locator => page.getByRole('region', { name: 'Steps' 
 const part = (page: Page, name: string): Promise<void> => page.getByText(name, { exact: true }).first().click();
 /** Drags something to the middle of a drop place, or of something that has none over it, as a hand does. */
 async function drag(page: Page, from: Locator, to: Locator, place = true): Promise<void> {
+  // A hand takes hold of what has come to rest.
+  await from.hover();
   const [a, start] = [await from.boundingBox(), page.mouse];
   if (!a) throw new Error('Nothing to drag.');
   await start.move(a.x + a.width / 2, a.y + a.height / 2);
@@ -36,6 +38,11 @@ async function drag(page: Page, from: Locator, to: Locator, place = true): Promi
     await start.move(b.x + b.width / 2, b.y + b.height / 2, { steps: 8 });
     if (place) await expect(to).toHaveAttribute('data-aimed', 'true', { timeout: 1000 });
     else await expect(page.locator('[data-aimed]')).toHaveCount(0, { timeout: 1000 });
+    // What was aimed at while places were still being measured is not let go on.
+    await start.move(b.x + b.width / 2 + 1, b.y + b.height / 2 + 1);
+    await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
+    expect(await to.boundingBox()).toEqual(b);
+    if (place) await expect(to).toHaveAttribute('data-aimed', 'true', { timeout: 1000 });
   }).toPass();
   await start.up();
 }
