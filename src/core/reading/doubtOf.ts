@@ -34,8 +34,11 @@ function beginsMost(commands: readonly ListedCommand[]): string | null {
 
 /** On how many chords several commands of the list stand. */
 export function clashesIn(rows: readonly ReadRow[]): number {
-  const holders = new Map<ChordText, number>();
-  for (const { command } of rows)
-    for (const chord of new Set(command?.keys)) holders.set(chord, (holders.get(chord) ?? 0) + 1);
-  return [...holders.values()].filter((count) => count > 1).length;
+  const [once, several] = [new Set<ChordText>(), new Set<ChordText>()];
+  for (const { command } of rows) {
+    const keys = command?.keys ?? [];
+    // One command is no clash, however often it says a chord.
+    for (const chord of keys.length > 1 ? new Set(keys) : keys) (once.has(chord) ? several : once).add(chord);
+  }
+  return several.size;
 }

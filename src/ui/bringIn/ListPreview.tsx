@@ -3,7 +3,7 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { Pencil } from 'lucide-react';
-import { memo, startTransition, useCallback, useMemo, useState } from 'react';
+import { memo, startTransition, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { pathText } from '@/core/program/program';
 import type { Choices } from '@/core/reading/choices';
 import { correctRows } from '@/core/reading/correctRows';
@@ -50,6 +50,22 @@ const FORM_WORDS: Readonly<Record<FormRead, string>> = {
 };
 const SHOWN = ['all', 'used', 'partly', 'unused', 'corrected'] as const;
 const HEADS = ['Row', 'Command', 'Where', 'Keys', 'Remark', ''];
+type Kinds = { readonly [Shown in (typeof SHOWN)[number]]: readonly ReadRow[] };
+
+/** The rows by what became of them, in one pass over thousands, and how many commands have keys. */
+function sorted(rows: readonly ReadRow[]): { readonly kinds: Kinds; readonly withKeys: number } {
+  const [used, partly, unused, corrected]: [ReadRow[], ReadRow[], ReadRow[], ReadRow[]] = [[], [], [], []];
+  let withKeys = 0;
+  for (const row of rows) {
+    if (row.command !== null) used.push(row);
+    if (row.command !== null && row.command.keys.length > 0) withKeys++;
+    if (row.result === 'partly') partly.push(row);
+    else if (row.result === 'unused') unused.push(row);
+    if (row.corrected) corrected.push(row);
+  }
+  return { kinds: { all: rows, used, partly, unused, corrected }, withKeys };
+}
+
 /** As high as a row of one line is, so that few have to be measured otherwise. */
 const ROW = 37;
 
@@ -62,21 +78,13 @@ export function ListPreview(props: ListPreviewProps) {
   // The form is drawn bit by bit, with what it takes from a list of thousands.
   const correct = useCallback((row: ReadRow) => startTransition(() => setCorrecting(row)), []);
   const rows = useMemo(() => correctRows(read, corrections.now), [read, corrections.now]);
-  const kinds = useMemo(
-    () => ({
-      all: rows,
-      used: rows.filter((row) => row.command !== null),
-      partly: rows.filter((row) => row.result === 'partly'),
-      unused: rows.filter((row) => row.result === 'unused'),
-      corrected: rows.filter((row) => row.corrected),
-    }),
-    [rows],
-  );
+  const { kinds, withKeys } = useMemo(() => sorted(rows), [rows]);
   const { used: commands, partly, unused, corrected } = kinds;
-  const withKeys = useMemo(() => commands.filter((row) => (row.command?.keys.length ?? 0) > 0).length, [commands]);
+  // What is counted over all rows comes after the picture that a person waits for.
+  const later = useDeferredValue(rows);
   const clashes = useMemo(
-    () => (corrected.length > 0 ? clashesIn(rows) : preview.reading.clashes),
-    [rows, corrected.length, preview.reading.clashes],
+    () => (later === read ? preview.reading.clashes : clashesIn(later)),
+    [later, read, preview.reading.clashes],
   );
   // Of a file that holds other things, too, what was found in it is of interest first.
   const show = asked ?? (unused.length > 0.5 * rows.length && commands.length > 0 ? 'used' : 'all');
