@@ -77,9 +77,9 @@ const READERS: readonly Reader[] = [
  * @param as the form it is read as in any case, unless it says itself what it is.
  * @throws UnreadableList with a plain sentence when there is no list to be found.
  */
-export function findTables(text: string, as?: FormRead): RawTables {
+export function findTables(text: string, as?: FormRead, places = true): RawTables {
   const reader = READERS.find(({ form }) => form === as);
-  const found = (reader ? reader.read(text) : ofOneForm(text)) ?? bestOf(text);
+  const found = (reader ? reader.read(text) : ofOneForm(text, places)) ?? bestOf(text);
   if (found.tables.length === 0) {
     throw new UnreadableList(
       found.format === 'web page'
@@ -91,7 +91,7 @@ export function findTables(text: string, as?: FormRead): RawTables {
 }
 
 /** What says itself what it is: a web page, JSON, XML. */
-function ofOneForm(text: string): RawTables | null {
+function ofOneForm(text: string, places: boolean): RawTables | null {
   const json = records('JSON', jsonTree(text), text);
   if (json) return json;
   const braced = bracedTree(text);
@@ -102,7 +102,7 @@ function ofOneForm(text: string): RawTables | null {
   if (xml && isManual(xml)) return { ...readPage(manualTree(xml), () => false), format: 'XML' };
   if (xml && !/^(?:table|div|dl|ul|ol|body|main|section|article)$/iu.test(xml.root?.name ?? ''))
     return records('XML', xmlTree(xml, text), text);
-  return looksLikePage(text) ? readWebPage(text) : null;
+  return looksLikePage(text) ? readWebPage(text, places) : null;
 }
 
 function records(format: FormRead, tree: Tree | null, text: string): RawTables | null {

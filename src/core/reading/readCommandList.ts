@@ -40,10 +40,16 @@ export type ReadAs = Pick<Reading, 'format' | 'manner' | 'groups' | 'commentsKep
  * Understands a list of commands, whatever form it has.
  * @param choices what the person said of it.
  * @param as how another state of the same list was understood; else by its content.
+ * @param places whether anybody asks where in the text its cells stand.
  * @throws UnreadableList with a plain sentence when there is no list to be found.
  */
-export function readCommandList(text: string, choices: Choices = NO_CHOICES, as?: ReadAs): Reading {
-  const raw = choices.shown.length > 0 ? readShown(text, choices.shown) : findTables(text, as?.format);
+export function readCommandList(
+  text: string,
+  choices: Choices = NO_CHOICES,
+  as?: ReadAs,
+  places: boolean = true,
+): Reading {
+  const raw = choices.shown.length > 0 ? readShown(text, choices.shown) : findTables(text, as?.format, places);
   return readTables(raw, as ? { ...choices, roles: as.groups.map((one) => one.roles) } : choices, as);
 }
 

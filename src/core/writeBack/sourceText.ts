@@ -37,8 +37,14 @@ export function readSource(text: string, choices: Choices, corrections: Correcti
 }
 
 /** What is read of a file as it was said. @throws UnreadableList where it is no list. */
-export function correctedReading(text: string, choices: Choices, corrections: Corrections, as?: SourceText): Reading {
-  const read = readCommandList(text, choices, as?.reading);
+export function correctedReading(
+  text: string,
+  choices: Choices,
+  corrections: Corrections,
+  as?: SourceText,
+  places: boolean = true,
+): Reading {
+  const read = readCommandList(text, choices, as?.reading, places);
   return { ...read, rows: correctRows(read.rows, corrections) };
 }
 

@@ -179,7 +179,8 @@ function readAgain(into: SourceText, edits: readonly TextEdit[], changes: Readon
   const moved = movedBy(into.text, edits);
   const said = Object.entries(correctionsLeft(into, changes)).map(([key, one]) => [moved(key), one] as const);
   try {
-    return keysByCommand(correctedReading(text, choices, Object.fromEntries(said), into).rows);
+    // Only what was said of rows asks where they stand.
+    return keysByCommand(correctedReading(text, choices, Object.fromEntries(said), into, said.length > 0).rows);
   } catch (error) {
     if (error instanceof UnreadableList) return null;
     throw error;

@@ -2,11 +2,17 @@ import { describe, expect, it } from 'vitest';
 import { readWebPage } from './readWebPage';
 
 /** Each table as its headings and its rows, a heading row with a mark before it. */
-const read = (html: string) =>
-  readWebPage(html).tables.map(({ headings, rows }) => [
-    headings.join(' › '),
-    ...rows.map((row) => `${row.heading ? '# ' : ''}${row.cells.join(' | ')}`),
-  ]);
+const read = (html: string) => {
+  const [placed, unplaced] = [true, false].map((places) =>
+    readWebPage(html, places).tables.map(({ headings, rows }) => [
+      headings.join(' › '),
+      ...rows.map((row) => `${row.heading ? '# ' : ''}${row.cells.join(' | ')}`),
+    ]),
+  );
+  // What a page says does not hang on whether somebody asks where.
+  expect(unplaced).toEqual(placed);
+  return placed;
+};
 const row = (...cells: readonly string[]) => `<tr>${cells.map((one) => `<td>${one}</td>`).join('')}</tr>`;
 
 describe('tables of a web page', () => {

@@ -41,10 +41,11 @@ const ENOUGH = 4 * LONGEST_CELL;
 /**
  * The tables and lists of a web page, each under the headings that stand before it (its caption last). Only innermost
  * tables count, so that a page laid out with tables still gives its lists. Nothing of the page is run or fetched.
+ * @param places whether anybody asks where its cells stand; without that a page is read in two thirds of the time.
  * @throws UnreadableList past 20,000 rows, or for a page nested deeper than any real one.
  */
-export function readWebPage(html: string): RawTables {
-  const { tree, holdsTable } = treeOf(html);
+export function readWebPage(html: string, places = true): RawTables {
+  const { tree, holdsTable } = treeOf(html, places);
   return readPage(tree, (node) => holdsTable.has(node));
 }
 
@@ -104,22 +105,21 @@ export function readPage(tree: Root, holdsTable: (element: Element) => boolean):
  * is built: a page of five million characters can nest deep enough to take all memory there is before it is whole.
  * @throws UnreadableList where it grows deeper or larger than any real one.
  */
-export function treeOf(html: string) {
-  const depths = new WeakMap<object, number>();
+export function treeOf(html: string, places = true) {
   const holdsTable = new Set<object>();
   let nodes = 0;
-  const placed = (parent: Parent, child: object): void => {
+  const placed = (parent: Parent & Placed, child: Node & Placed): void => {
     if (++nodes > MOST_NODES)
       throw new UnreadableList('This page is too large to be a list of commands. Save only the list and try again.');
-    const depth = (depths.get(parent) ?? 0) + 1;
+    const depth = (parent[DEPTH] ?? 0) + 1;
     if (depth > DEEPEST) throw new UnreadableList('This page is nested too deeply to be a list of commands.');
-    depths.set(child, depth);
+    child[DEPTH] = depth;
     if (!('tagName' in child) || child.tagName !== 'table') return;
     for (let one: unknown = parent; one && !holdsTable.has(one); one = (one as { parentNode?: unknown }).parentNode)
       holdsTable.add(one);
   };
   const tree = parse(html, {
-    sourceCodeLocationInfo: true,
+    sourceCodeLocationInfo: places,
     treeAdapter: {
       ...defaultTreeAdapter,
       appendChild: (parent: Parent, child: Node) => {
@@ -135,6 +135,9 @@ export function treeOf(html: string) {
   return { tree, holdsTable: holdsTable as ReadonlySet<object> };
 }
 type Parent = DefaultTreeAdapterTypes.ParentNode;
+/** How deep an element stands, noted in itself: a map of hundreds of thousands of them takes longer than the tree. */
+const DEPTH = Symbol('depth');
+type Placed = { [DEPTH]?: number };
 
 function rowsOfTable(table: Element, nextLine: () => number): { caption: string; rows: RawRow[] } {
   let caption = '';
@@ -268,9 +271,9 @@ function span(cell: Element, name: string): number {
  * reader's platform: then that for others than the Mac is.
  */
 export function shownOf(nodes: readonly Node[]): readonly Node[] {
+  if (!nodes.some((one) => isElement(one) && isHidden(one))) return nodes;
   const elements = nodes.filter(isElement);
   const hidden = elements.filter(isHidden);
-  if (hidden.length === 0) return nodes;
   if (hidden.length > 1 && hidden.length === elements.length) {
     const told = (element: Element): string => element.attrs.map(({ value }) => value).join(' ');
     const others = hidden.filter((one) => !/mac|osx|apple|darwin/iu.test(told(one)));
