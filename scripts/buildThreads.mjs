@@ -11,10 +11,15 @@ export async function buildThreads(outdir = join(root, process.env.GRAY_PIN_BUIL
     outdir,
     outExtension: { '.js': '.mjs' },
     bundle: true,
+    // What few files need stands in a file of its own.
+    splitting: true,
+    chunkNames: 'thread-[hash]',
     platform: 'node',
     format: 'esm',
     target: 'node20',
     logLevel: 'warning',
+    // Nothing is drawn here: the reader of PDFs looks for a package that draws unless it takes this for a window.
+    define: { 'process.versions.nw': '"none"' },
     // As modules, where a package comes as both.
     mainFields: ['module', 'main'],
     // These read files of their own beside themselves.

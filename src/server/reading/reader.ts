@@ -14,7 +14,9 @@ import type { Wanted } from '../../core/writeBack/sourceText';
 import type { Said } from '../../core/writeBack/spelling';
 import { type FileBytes, type FileWritten, writeFile } from '../../core/writeBack/writeFile';
 import { Problem } from '../../schemas/problem';
-import { linesIn, orSay, readWorkspaceFile, type Understood, understand } from './understand';
+import { orSay } from './orSay';
+import { linesIn, readWorkspaceFile, type Understood, understand } from './understand';
+import { type Unprinted, unprinted } from './unprinted';
 
 /** What a file is read as. */
 export type Question =
@@ -69,34 +71,35 @@ export type Answer =
   | { readonly ok: true; readonly understood: Answers[Question['as']] }
   | { readonly ok: false; readonly code: Problem['code']; readonly message: string };
 
-function answer(question: Question): Answer {
+async function answer(question: Question): Promise<Answer> {
   try {
-    return { ok: true, understood: answerTo(question) };
+    return { ok: true, understood: await answerTo(question) };
   } catch (error) {
     if (error instanceof Problem) return { ok: false, code: error.code, message: error.message };
     throw error;
   }
 }
 
-function answerTo(question: Question): Answers[Question['as']] {
+async function answerTo(question: Question): Promise<Answers[Question['as']]> {
   if (question.as === 'workspaces') return readWorkspaceFile(question.text);
-  if (question.as === 'lines') return linesIn(question.bytes);
   if (question.as === 'written') {
     const { source, into, wanted, said } = question;
     return orSay(() => writeFile(source, into, wanted, said));
   }
-  if (question.as === 'preview') return previewOf(question);
-  const understood = understand(question.bytes, question.choices ?? NO_CHOICES);
+  const file = await unprinted(question.bytes);
+  if (question.as === 'lines') return linesIn(file.bytes);
+  if (question.as === 'preview') return previewOf(question, file);
+  const understood = understand(file.bytes, question.choices ?? NO_CHOICES, file.printed);
   if (understood.kind !== 'list') return understood;
   const reading = { ...understood.reading, rows: correctRows(understood.reading.rows, question.corrections) };
   const next = question.before && asNextVersion(question.before, programFromReading(reading, '', ''));
   return { ...understood, reading, ...(next ? { next } : {}) };
 }
 
-function previewOf({ bytes, choices, remembered }: Extract<Question, { as: 'preview' }>): Previewed {
-  const understood = understand(bytes, choices ?? NO_CHOICES);
+function previewOf({ choices, remembered }: Extract<Question, { as: 'preview' }>, file: Unprinted): Previewed {
+  const understood = understand(file.bytes, choices ?? NO_CHOICES, file.printed);
   if (understood.kind !== 'list') return understood;
-  const as = choices === null ? rememberedFor(remembered, (by) => readingBy(bytes, by) ?? understood.reading) : null;
+  const as = choices === null ? rememberedFor(remembered, (by) => readingBy(file, by) ?? understood.reading) : null;
   const { rows, ...reading } = as?.reading ?? understood.reading;
   const pages: string[] = [];
   for (let from = 0; from < rows.length; from += from === 0 ? FIRST_PAGE : PAGE)
@@ -117,9 +120,9 @@ function previewOf({ bytes, choices, remembered }: Extract<Question, { as: 'prev
 const withoutPlace = (row: ReadRow): ReadRow => ({ ...row, at: null });
 
 /** The list as some choices have it; null where they don't fit it. */
-function readingBy(bytes: Uint8Array, choices: Choices): Reading | null {
+function readingBy({ bytes, printed }: Unprinted, choices: Choices): Reading | null {
   try {
-    const read = understand(bytes, choices);
+    const read = understand(bytes, choices, printed);
     return read.kind === 'list' ? read.reading : null;
   } catch (error) {
     if (error instanceof Problem) return null;
@@ -127,4 +130,4 @@ function readingBy(bytes: Uint8Array, choices: Choices): Reading | null {
   }
 }
 
-parentPort?.postMessage(answer(workerData as Question));
+parentPort?.postMessage(await answer(workerData as Question));

@@ -4,14 +4,15 @@ import type { WorkspaceFile } from '../../core/file/workspaceFile';
 import type { Program } from '../../core/program/program';
 import { type Choices, NO_CHOICES } from '../../core/reading/choices';
 import { decodeText } from '../../core/reading/decodeText';
+import { findTables } from '../../core/reading/findTables';
 import { isPacked, readWorkbook } from '../../core/reading/forms/readWorkbook';
 import { type Reading, readCommandList, readTables } from '../../core/reading/readCommandList';
 import { seenLines } from '../../core/reading/shown/readShown';
-import { UnreadableList } from '../../core/reading/tables';
 import { programFile } from '../../schemas/files';
 import { Problem } from '../../schemas/problem';
 import { check } from '../../schemas/schemas';
 import { workspaceFile } from '../../schemas/workspaces';
+import { orSay } from './orSay';
 
 export const MOST_BYTES = 5 * 1024 * 1024;
 
@@ -28,9 +29,10 @@ export type Understood =
 
 /**
  * Understands a file by its content, whatever it is called: our own JSON file, or a list of commands in any form that is read.
+ * @param printed whether it is the text of printed pages, which is in columns and never a file that a program reads.
  * @throws Problem in a plain sentence; nothing is changed either way.
  */
-export function understand(bytes: Uint8Array, choices: Choices = NO_CHOICES): Understood {
+export function understand(bytes: Uint8Array, choices: Choices = NO_CHOICES, printed = false): Understood {
   if (bytes.length > MOST_BYTES)
     throw new Problem(
       'too large',
@@ -39,6 +41,7 @@ export function understand(bytes: Uint8Array, choices: Choices = NO_CHOICES): Un
   if (isPacked(bytes))
     return { kind: 'list', reading: orSay(() => readTables(readWorkbook(bytes), choices)), encoding: 'packed' };
   const { text, encoding } = textOf(bytes);
+  if (printed) return { kind: 'list', reading: orSay(() => readPrinted(text, choices)), encoding: 'PDF' };
   const isJson = /^\s*\{/.test(text);
   if (isJson && text.includes('"gray-pin-')) return { kind: 'program file', contents: readProgramFile(text) };
   const reading = orSay(() => readCommandList(text, choices), isJson ? (): null => null : undefined);
@@ -48,22 +51,14 @@ export function understand(bytes: Uint8Array, choices: Choices = NO_CHOICES): Un
   return { kind: 'list', reading, encoding };
 }
 
+const readPrinted = (text: string, choices: Choices): Reading =>
+  choices.shown.length > 0 ? readCommandList(text, choices) : readTables(findTables(text, 'text in columns'), choices);
+
 /** The text of a file. @throws Problem when it has none. */
 function textOf(bytes: Uint8Array): { readonly text: string; readonly encoding: string } {
   const decoded = decodeText(bytes);
   if (!decoded.ok) throw new Problem('unreadable', decoded.message);
   return decoded;
-}
-
-/** What is read of a list. @param instead what stands for one that can't be read; else it is a Problem, in its words. */
-export function orSay<T, Instead = never>(read: () => T, instead?: () => Instead): T | Instead {
-  try {
-    return read();
-  } catch (error) {
-    if (!(error instanceof UnreadableList)) throw error;
-    if (instead) return instead();
-    throw new Problem('unreadable', error.message);
-  }
 }
 
 /** The lines of a file as a person sees them, to show what is what in one of them. @throws Problem when it has none. */

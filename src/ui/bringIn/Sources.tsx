@@ -28,8 +28,8 @@ export function Sources({ over, busy, onLook }: Props) {
       >
         <h2 id="from-file">From a file</h2>
         <p>
-          A table, a saved web page, a manual, a file of settings (INI, JSON, XML, YAML, TOML), a text in columns, or a
-          file exported from another Gray Pin. Drop it here, or
+          A table, a saved web page, a PDF, a manual, a file of settings (INI, JSON, XML, YAML, TOML), a text in
+          columns, or a file exported from another Gray Pin. Drop it here, or
         </p>
         <FileButton
           variant="contained"

@@ -1,0 +1,90 @@
+import PDFDocument from 'pdfkit';
+import { describe, expect, it } from 'vitest';
+import { NO_CHOICES } from '../../core/reading/choices';
+import { onDemoDatabase } from '../testing/onDemoDatabase';
+import { loadKeymapView } from '../useCases/screens';
+import { sheetFile } from '../useCases/sheets';
+import { readApart } from './readApart';
+
+onDemoDatabase();
+
+const asker = { window: 'one', gone: new AbortController().signal };
+const read = (bytes: Uint8Array) =>
+  readApart({ as: 'program', bytes, choices: null, corrections: {} }, asker).then((read) =>
+    read.kind === 'list' ? read : Promise.reject(new Error(`Read as ${read.kind}.`)),
+  );
+/** A PDF of one page. */
+const pdf = (draw: (page: PDFKit.PDFDocument) => void, options: PDFKit.PDFDocumentOptions = {}) =>
+  new Promise<Uint8Array>((done) => {
+    const document = new PDFDocument(options);
+    const parts: Buffer[] = [];
+    document.on('data', (part: Buffer) => parts.push(part));
+    document.on('end', () => done(new Uint8Array(Buffer.concat(parts))));
+    draw(document);
+    document.end();
+  });
+const LINES = ['Lift stain', 'Close tear', 'Fold lines', 'Crop'];
+const list = (page: PDFKit.PDFDocument): void =>
+  LINES.forEach((name, i) => void page.text(name, 60, 80 + 20 * i).text(`Ctrl+F${i + 2}`, 300, 80 + 20 * i));
+
+describe('a PDF', () => {
+  it.each([
+    ['desk', 'upright', 'windows'],
+    ['desk', 'across', 'symbols'],
+    ['note', 'across', 'mac'],
+    ['card', 'upright', 'windows'],
+  ] as const)('of a sheet as %s, %s, with keys for %s, comes back', async (form, way, notation) => {
+    const query = {
+      program: 'tarnlight',
+      keymap: 'sheet-retouching',
+      date: 'May',
+      form,
+      way,
+      notation,
+      contents: 'all',
+    };
+    const { bytes } = await sheetFile(query);
+    const { reading, encoding } = await read(new Uint8Array(bytes));
+    const { program, bindings } = await loadKeymapView('tarnlight', 'sheet-retouching');
+    // Tools that take turns on a key stand in one line of a sheet.
+    const alone = new Map(program.commands.flatMap(({ id, name, kind }) => (kind === 'tool' ? [] : [[id, name]])));
+    const wanted = bindings.flatMap(([id, chord]) => (alone.has(id) ? [`${alone.get(id)}: ${chord}`] : []));
+    const got = new Set(
+      reading.rows.flatMap(({ command }) => (command?.keys ?? []).map((chord) => `${command?.name}: ${chord}`)),
+    );
+    expect([encoding, reading.doubt]).toEqual(['PDF', null]);
+    expect(wanted.length).toBeGreaterThan(200);
+    expect(wanted.filter((one) => !got.has(one))).toEqual([]);
+    // Its rows live under what they stand below.
+    expect(reading.rows.find(({ command }) => command?.name === 'Lift stain')?.command?.path).toEqual(['Lift']);
+  });
+
+  it('can be shown a line of as any list, and is read as it was shown', async () => {
+    const bytes = await pdf(list);
+    const lines = (await readApart({ as: 'lines', bytes }, asker)).split('\n').filter((one) => one.trim() !== '');
+    expect(lines).toEqual(LINES.map((name, i) => expect.stringMatching(new RegExp(`^${name} +Ctrl\\+F${i + 2}$`))));
+    const { reading } = await read(bytes);
+    expect(reading.rows.map(({ command }) => [command?.name, command?.keys.join()])).toEqual(
+      LINES.map((name, i) => [name, `Mod+F${i + 2}`]),
+    );
+  });
+
+  it('that is locked, damaged, or holds no text says so', async () => {
+    const whole = await pdf(list);
+    await expect(read(await pdf(list, { userPassword: 'x' }))).rejects.toThrow(/locked with a password/);
+    await expect(read(await pdf((page) => void page.rect(20, 20, 40, 40).fill()))).rejects.toThrow(/holds pictures/);
+    await expect(read(whole.slice(0, 200))).rejects.toThrow(/is damaged/);
+  });
+
+  it('is written into by nobody; a file that is given later is', async () => {
+    const bytes = await pdf(list);
+    const source = { bytes, choices: NO_CHOICES, corrections: {} };
+    const wanted = [{ id: 'crop', name: 'Crop', path: [], keys: ['F9'] }];
+    const question = { as: 'written', source, wanted, said: {} } as const;
+    await expect(readApart({ ...question, into: null }, asker)).rejects.toThrow(/no program reads them from one/);
+    const text = LINES.map((name, i) => `${name} = Ctrl+F${i + 2}\n`).join('');
+    const into = { ...source, bytes: new TextEncoder().encode(text) };
+    const written = await readApart({ ...question, into }, asker);
+    expect(new TextDecoder().decode(written.bytes)).toBe(text.replace('Crop = Ctrl+F5', 'Crop = F9'));
+  });
+});
