@@ -48,14 +48,19 @@ function corrected(row: ReadRow, said: Correction): ListedCommand | null {
 
 /** The rows of which the same was said as of this one; for commands without a remark, those in the same place. */
 export function rowsAlike(rows: readonly ReadRow[], row: ReadRow): readonly ReadRow[] {
-  const kind = kindOf(row);
+  if (row.why !== null) {
+    const said = withoutNames(row.why);
+    return rows.filter((one) => one.result === row.result && one.why !== null && withoutNames(one.why) === said);
+  }
+  const path = row.command?.path ?? [];
   return rows.filter(
-    (one) => one.result === row.result && (one.why === null) === (row.why === null) && kindOf(one) === kind,
+    ({ result, why, command }) =>
+      why === null &&
+      result === row.result &&
+      (command?.path.length ?? 0) === path.length &&
+      path.every((step, i) => step === command?.path[i]),
   );
 }
 
-/** What is alike in rows: what became of them and why, names, keys and numbers aside. */
-function kindOf({ result, why, command }: ReadRow): string {
-  if (why === null) return `${result} ${command?.path.join('\u0001')}`;
-  return `${result} ${why.replace(/“[^“”]{0,200}”|\d{1,9}/gu, '#').replace(/Perhaps .*/u, '')}`;
-}
+/** What was said of a row, names, keys and numbers aside. */
+const withoutNames = (why: string): string => why.replace(/“[^“”]{0,200}”|\d{1,9}/gu, '#').replace(/Perhaps .*/u, '');
