@@ -5,7 +5,7 @@ import type { PrintedItem, PrintedPage } from '../../core/reading/printed/printe
 import { Problem } from '../../schemas/problem';
 
 /** Many times what the longest printed list takes. */
-const [MOST_PAGES, MOST_ITEMS] = [300, 200_000];
+const [MOST_PAGES, MOST_ITEMS] = [300, 80_000];
 
 // The package works in a thread of its own, or where it finds this: we are in one already.
 (globalThis as { pdfjsWorker?: unknown }).pdfjsWorker = pdfWorker;

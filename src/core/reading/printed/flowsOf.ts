@@ -1,5 +1,5 @@
-import { readsAsKeys } from '../columnRoles';
-import type { Piece, PrintedLine } from './printed';
+import { MOST_COLUMNS } from '../tables';
+import { type Piece, type PrintedLine, printsKeys } from './printed';
 
 /** A stretch of a page from left to right in which text stands, in points. */
 export type Band = { readonly from: number; readonly to: number };
@@ -48,12 +48,18 @@ const isWhole = (flow: readonly { readonly kind: Kind }[]): boolean =>
 const standsIn = ({ x, end }: Piece, { from, to }: Band): boolean => x >= from - STEP && end <= to + STEP;
 
 function bandsOf(lines: readonly PrintedLine[]): readonly Band[] {
-  const last = Math.min(WIDEST, Math.max(0, ...lines.flatMap(({ pieces }) => pieces.map((one) => one.end))));
-  const covered = new Uint32Array(Math.ceil(last / STEP) + 1);
-  for (const { pieces } of lines)
-    for (const { x, end } of pieces)
-      for (let at = Math.max(0, Math.floor(x / STEP)); at < Math.min(covered.length, end / STEP); at++)
-        covered[at] = (covered[at] ?? 0) + 1;
+  const pieces = lines.flatMap((line) => line.pieces);
+  const last = pieces.reduce((most, { end }) => Math.max(most, Math.min(WIDEST, end)), 0);
+  // How many begin less how many end at each step, then how many are there.
+  const covered = new Int32Array(Math.ceil(last / STEP) + 2);
+  for (const { x, end } of pieces) {
+    const from = Math.max(0, Math.floor(x / STEP));
+    const to = Math.min(covered.length - 1, Math.ceil(end / STEP));
+    if (!(from < to)) continue;
+    covered[from] = (covered[from] ?? 0) + 1;
+    covered[to] = (covered[to] ?? 0) - 1;
+  }
+  for (let at = 1; at < covered.length; at++) covered[at] = (covered[at] ?? 0) + (covered[at - 1] ?? 0);
   const few = mayCross(lines.length);
   const bands: { from: number; to: number }[] = [];
   covered.forEach((count, at) => {
@@ -62,8 +68,9 @@ function bandsOf(lines: readonly PrintedLine[]): readonly Band[] {
     if (band && from - band.to < GUTTER) band.to = to;
     else bands.push({ from, to });
   });
+  if (bands.length > MOST_COLUMNS) return [{ from: 0, to: WIDEST }];
   // Where only ends of titles stand is no column.
-  return bands.filter((band) => lines.some(({ pieces }) => pieces.some((one) => standsIn(one, band))));
+  return bands.filter((band) => pieces.some((one) => standsIn(one, band)));
 }
 
 /** What stands in a band: mostly keys, hardly any, or names and keys side by side. */
@@ -71,7 +78,7 @@ function kindOf(band: Band, lines: readonly PrintedLine[]): Kind {
   let [keys, names, both] = [0, 0, 0];
   for (const { pieces } of lines) {
     const own = pieces.filter((one) => standsIn(one, band));
-    const ofKeys = own.filter((one) => readsAsKeys(one.text)).length;
+    const ofKeys = own.filter((one) => printsKeys(one.text)).length;
     if (ofKeys > 0 && ofKeys < own.length) both++;
     else if (ofKeys > 0) keys++;
     else if (own.length > 0) names++;

@@ -1,3 +1,5 @@
+import { readsAsKeys } from '../columnRoles';
+
 /** A run of text as it stands on a page: in points from the left and from the top to its baseline. */
 export type PrintedItem = {
   readonly text: string;
@@ -19,6 +21,11 @@ export type Piece = {
   readonly font: string;
 };
 export type PrintedLine = { readonly y: number; readonly pieces: readonly Piece[] };
+
+/** No keys are written longer than this, in signs. */
+const LONGEST_KEYS = 90;
+/** Whether what is printed reads as keys. */
+export const printsKeys = (text: string): boolean => text.length <= LONGEST_KEYS && readsAsKeys(text);
 
 /** Whether bytes are a PDF: its head may stand behind something else, in the first kilobyte (ISO 32000-1, annex H.3). */
 export function isPdf(bytes: Uint8Array): boolean {

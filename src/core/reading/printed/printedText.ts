@@ -1,9 +1,8 @@
-import { readsAsKeys } from '../columnRoles';
 import { tooMany } from '../forms/tooMany';
 import { MOST_ROWS, UnreadableList } from '../tables';
 import { type Band, type Flow, flowsOf } from './flowsOf';
 import { linesOfPage } from './linesOfPage';
-import type { Piece, PrintedLine, PrintedPage } from './printed';
+import { type Piece, type PrintedLine, type PrintedPage, printsKeys } from './printed';
 
 /** A row of a flow: what stands in each of its bands, or side by side in its one band. */
 type Row = { readonly cells: (Piece | null)[]; readonly placed: boolean };
@@ -33,7 +32,9 @@ export function printedText(pages: readonly PrintedPage[]): string {
   let last = '';
   for (const rows of sections) {
     if (written.length > 10 * MOST_ROWS) throw new UnreadableList(tooMany);
-    const widths = (rows[0]?.cells ?? []).map((_, i) => Math.max(...rows.map((row) => lengthOf(row.cells[i]))));
+    const widths = (rows[0]?.cells ?? []).map((_, i) =>
+      rows.reduce((most, row) => Math.max(most, lengthOf(row.cells[i])), 0),
+    );
     for (const row of rows) {
       const [only] = row.cells.filter((one) => one !== null);
       const alone = row.cells.filter((one) => one !== null).length === 1;
@@ -107,13 +108,13 @@ function rowsOf(own: readonly PrintedLine[], { bands, placed }: Flow): Row[] {
     const goesOn = above && continues(pieces, above, (y - (own[i - 1]?.y ?? 0)) / usual, capitals);
     const cells = goesOn ? above.cells : placed ? bands.map(() => null) : [];
     // A word of a name may be one for a key as well, where other keys stand beside it.
-    const hasKeys = pieces.length > 1 || cells.some((one) => one !== null && readsAsKeys(one.text));
+    const hasKeys = pieces.length > 1 || cells.some((one) => one !== null && printsKeys(one.text));
     for (const piece of pieces) {
       const at = placed ? bandOf(piece, bands) : cells.findIndex((one) => one !== null && overlap(one, piece));
       const before = cells[at];
       const alike =
         !before ||
-        readsAsKeys(before.text) === readsAsKeys(piece.text) ||
+        printsKeys(before.text) === printsKeys(piece.text) ||
         (hasKeys && before.font === piece.font && before.size === piece.size);
       const free = alike ? at : cells.indexOf(null);
       if (free < 0) cells.push(piece);
@@ -132,7 +133,7 @@ function rowsOf(own: readonly PrintedLine[], { bands, placed }: Flow): Row[] {
  */
 function continues(pieces: readonly Piece[], { cells }: Row, apart: number, capitals: boolean): boolean {
   const above = cells.filter((one) => one !== null);
-  const ofKeys = (one: Piece): boolean => readsAsKeys(one.text);
+  const ofKeys = (one: Piece): boolean => printsKeys(one.text);
   if (pieces.every(ofKeys) && !above.some(ofKeys)) return apart < EQUAL;
   // One of the two has the keys, or neither.
   const once = !pieces.some(ofKeys) || !above.some(ofKeys);
@@ -178,8 +179,8 @@ function withoutRunning(pages: readonly (readonly PrintedLine[])[]): readonly (r
 function usualOf(rows: readonly Row[]): Usual | null {
   const names = rows.flatMap(({ cells }) => {
     const filled = cells.filter((one) => one !== null);
-    const [name] = filled.filter((one) => !readsAsKeys(one.text));
-    return name && filled.length > 1 && filled.some((one) => readsAsKeys(one.text)) ? [name] : [];
+    const [name] = filled.filter((one) => !printsKeys(one.text));
+    return name && filled.length > 1 && filled.some((one) => printsKeys(one.text)) ? [name] : [];
   });
   if (names.length === 0) return null;
   const sizes = names.map((one) => one.size).sort((a, b) => a - b);
@@ -189,5 +190,5 @@ function usualOf(rows: readonly Row[]): Usual | null {
 const isHeading = ({ text, size, font }: Piece, usual: Usual | null): boolean =>
   usual !== null &&
   text.length <= LONGEST_CELL &&
-  !readsAsKeys(text) &&
+  !printsKeys(text) &&
   (size >= LARGER * usual.size || (size >= 0.95 * usual.size && !usual.fonts.has(font)));
