@@ -1,4 +1,4 @@
-import { open, reload } from './support/browser';
+import { open, reload, stored } from './support/browser';
 import { expect, type Page, test } from './support/test';
 
 const tape = (page: Page) => page.getByRole('region', { name: 'Change tape' });
@@ -134,10 +134,9 @@ test('two windows: what touches nothing changed elsewhere goes on, the rest is t
 }) => {
   const give = async (window: Page, keys: string, name: string): Promise<void> => {
     await window.getByLabel(/Press the keys/).press(keys);
-    await window
-      .getByRole('button', { name: new RegExp(`Use it for ${name}|^Take it$`) })
-      .first()
-      .click();
+    const choice = window.getByRole('button', { name: new RegExp(`Use it for ${name}|^Take it$`) }).first();
+    // By keyboard: what comes after the choices on a slow machine may move them from under a pointer.
+    await stored(window, /edits$/, () => choice.press('Enter'));
   };
   await open(page, '/board/quillmoor/label-drawing/hatch');
   const [other, third] = [await context.newPage(), await context.newPage()];

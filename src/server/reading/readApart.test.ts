@@ -6,8 +6,13 @@ import { understand } from './understand';
 
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
 const LIST = bytes('Menu,Command,Shortcut\nRepair,Lift stain,F9\nRepair,Dust sweep,Alt+Q\n');
-/** A list that takes its time: many keys in many cells. */
-const LONG = bytes(Array.from({ length: 4900 }, (_, i) => `Command ${i},${'Ctrl+K or '.repeat(99)}F2`).join('\n'));
+/** A list that takes its time, some seconds: no two of its hundred thousand keys are the same, and none is known. */
+const LONG = bytes(
+  Array.from(
+    { length: 6000 },
+    (_, row) => `Command ${row},${Array.from({ length: 20 }, (_, i) => `Ctrl+Key${row * 20 + i}`).join(' or ')}`,
+  ).join('\n'),
+);
 const read = (given: Uint8Array, window = 'one', gone = new AbortController().signal) =>
   readApart({ as: 'program', bytes: given, choices: null, corrections: {} }, { window, gone });
 const refusal = (code: Problem['code'], message: RegExp) =>

@@ -18,7 +18,7 @@ const LONGEST_CELL = 90;
 const EDGE = 3;
 const BETWEEN = '   ';
 /** What a heading says that stands once more where its list goes on. */
-const CONTINUED = / *[([](?:continued|cont(?:inued)?\.?|forts(?:etzung|\.)?|fortgesetzt|suite|continuaci[oó]n)[)\]]$/iu;
+const CONTINUED = /[([](?:continued|cont(?:inued)?\.?|forts(?:etzung|\.)?|fortgesetzt|suite|continuaci[oó]n)[)\]]$/iu;
 
 /**
  * The text of printed pages as plain text in columns, which is read as any other: list after list instead of line across
@@ -39,7 +39,7 @@ export function printedText(pages: readonly PrintedPage[]): string {
       const [only] = row.cells.filter((one) => one !== null);
       const alone = row.cells.filter((one) => one !== null).length === 1;
       if (only && alone && isHeading(only, usual)) {
-        const heading = only.text.replace(CONTINUED, '').replace(/:$/u, '');
+        const heading = only.text.replace(CONTINUED, '').trimEnd().replace(/:$/u, '');
         if (heading !== last) written.push('', `${heading}:`);
         last = heading;
       } else written.push(textOf(row, widths));
