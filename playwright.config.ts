@@ -9,8 +9,6 @@ export default defineConfig({
   outputDir: '.tmp/test-results',
   fullyParallel: true,
   workers: WORKERS,
-  // A pointer on a starved machine may let go beside what it meant: once more then, and it is told.
-  retries: process.env.CI ? 1 : 0,
   // No walk is about how fast this machine is: what is waited for comes, however late.
   timeout: 300_000,
   expect: { timeout: 45_000 },

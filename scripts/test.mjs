@@ -4,7 +4,7 @@
  * (`SEED=1234 npm test`).
  */
 import { spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { installDebian } from './debian.mjs';
 import { build, install } from './prepare.mjs';
@@ -63,20 +63,15 @@ function failedIn({ name, status, message, assertionResults }) {
   if (bad.length === 0 && status === 'failed') return [`${name}: ${message.slice(0, 2000)}`];
   return bad.map((one) => `${name}: ${one.fullName}\n${one.failureMessages.join('\n').slice(0, 2000)}`);
 }
-/** The tests of a suite, and of those in it, that ended in some way. */
-const endedAs = (status, { file, specs = [], suites = [] }) => [
-  ...specs.filter((one) => one.tests.some((test) => test.status === status)).map((spec) => ({ file, spec })),
-  ...suites.flatMap((one) => endedAs(status, one)),
-];
-/** What is said of a walk that failed: why, and the page as it stood. */
-function toldOf({ file, spec }) {
-  const { error, attachments } = spec.tests.flatMap(({ results: tries }) => tries).find((result) => result.error) ?? {};
-  const page = attachments?.find(({ name }) => name === 'error-context')?.path;
-  const why = [
-    error?.message.slice(0, 2000),
-    page && existsSync(page) && readFileSync(page, 'utf8').slice(0, 4000),
-  ].filter(Boolean);
-  return [`${file}: ${spec.title}`, ...why].join('\n');
+/** The tests of a suite, and of those in it, that did not end as expected at the first try, with the page as it stood. */
+function unexpectedIn({ file, specs = [], suites = [] }) {
+  const bad = specs.filter((one) => one.tests.some(({ status }) => status === 'unexpected' || status === 'flaky'));
+  const why = (one) => {
+    const { error, attachments } = one.tests.flatMap(({ results }) => results).find((result) => result.error) ?? {};
+    const page = attachments?.find(({ name }) => name === 'error-context')?.path;
+    return [error?.message.slice(0, 2000), page && readFileSync(page, 'utf8').slice(0, 4000)].filter(Boolean);
+  };
+  return [...bad.map((one) => [`${file}: ${one.title}`, ...why(one)].join('\n')), ...suites.flatMap(unexpectedIn)];
 }
 const report = (name) => JSON.parse(readFileSync(join(results, name), 'utf8'));
 
@@ -112,9 +107,7 @@ count(
   { PLAYWRIGHT_JSON_OUTPUT_NAME: join(results, 'e2e.json') },
   () => {
     const { stats, suites } = report('e2e.json');
-    const again = suites.flatMap((one) => endedAs('flaky', one));
-    if (again.length > 0) console.log(`\nPassed at the second try:\n${again.map(toldOf).join('\n')}`);
-    return [stats.expected + stats.flaky, suites.flatMap((one) => endedAs('unexpected', one)).map(toldOf)];
+    return [stats.expected, suites.flatMap(unexpectedIn)];
   },
 );
 // Why each failed, and their names once more: a long page must not push the others out of a log that is cut short.
