@@ -31,7 +31,7 @@ export function BringIn() {
     <div className="screen">
       <header className="bar">
         <h1>Bring a program in</h1>
-        <span className="soft">{source ? source.name : 'its list of commands, as a table or a web page'}</span>
+        <span className="soft">{source ? source.name : 'its list of commands, from a file or pasted'}</span>
         <span className="push" />
         {preview && !showing && (
           <Button variant="text" onClick={start}>
