@@ -203,6 +203,24 @@ describe('the bench', () => {
     await untilIs(held, before);
   });
 
+  it('takes what is clicked while a change is being shown', async () => {
+    const before = await held();
+    const on = await onBench('crop-tool', 'Crop tool');
+    press(on, 'F9', 'F9', { altKey: true, shiftKey: true });
+    const taking = await button('Take it');
+    const remove = await button(/^Remove/);
+    // As in a browser, where what follows from a change is shown a picture later: nothing is flushed in between.
+    const acting = globalThis as { IS_REACT_ACT_ENVIRONMENT?: boolean };
+    acting.IS_REACT_ACT_ENVIRONMENT = false;
+    remove.click();
+    await Promise.resolve();
+    taking.click();
+    acting.IS_REACT_ACT_ENVIRONMENT = true;
+    await untilIs(() => keysOf('crop-tool'), ['Alt+Shift+F9']);
+    for (let i = 0; i < 2; i++) await click('Undo');
+    await untilIs(held, before);
+  });
+
   it('marks keepers, notes why, makes spares, takes keys away: each a ticket', async () => {
     const { cursor } = (await stored()).draft;
     const before = await held();

@@ -170,9 +170,9 @@ function suggestionWords({ reach, reasons }: Suggestion): Sentence {
     : [said, { text: 'Besides: ' }, ...listed(reasons.map(describeReason)), { text: '.' }];
 }
 
-function Choices({ judged, offered, stale, onChoose, onLeave, onGoTo }: BenchProps & { judged: Judged }) {
+function Choices({ judged, offered, onChoose, onLeave, onGoTo }: BenchProps & { judged: Judged }) {
   const button = (choice: Choice, variant: 'contained' | 'outlined' | 'picker') => (
-    <Button key={choice.kind} data-choice={choice.kind} variant={variant} onClick={() => !stale && onChoose(choice)}>
+    <Button key={choice.kind} data-choice={choice.kind} variant={variant} onClick={() => onChoose(choice)}>
       {choice.label}
       {choice.keys !== undefined && (
         <>

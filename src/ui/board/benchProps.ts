@@ -22,8 +22,6 @@ export type BenchProps = {
   readonly isFixed: (chord: ChordText) => boolean;
   readonly judged: Judged | null;
   readonly offered: readonly Choice[];
-  /** Whether the choices are still those of the press before. */
-  readonly stale: boolean;
   /** The best keys that could be had, whatever is pressed. */
   readonly best: readonly Suggestion[];
   readonly reach: ReachOf;

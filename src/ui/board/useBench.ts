@@ -1,6 +1,7 @@
 import type { RefObject } from 'react';
 import type { AdviceView } from '@/core/advice/adviceView';
 import type { ChordText, Modifier } from '@/core/chord/chord';
+import type { Choice } from '@/core/clash/choices';
 import type { ClashIndex } from '@/core/clash/clashIndex';
 import type { Draft } from '@/core/keymap/draft';
 import type { CommandId } from '@/core/program/program';
@@ -37,12 +38,15 @@ export function useBench({ index, draft, actions, advice, initial, showLayer, as
   );
   const about = useBenchFacts(facts, draft.current, selected);
   const { reach, ready, advisor, best, uses, ownKeys } = useAdvice(facts, index, advice, selected);
-  const { judged, answered, offered, first, keepOwn, setKeepOwn } = useVerdict(index, selected, proposed);
+  const { judged, answered, offered, first, standing, keepOwn, setKeepOwn } = useVerdict(index, selected, proposed);
   const goOn = (from: Chain | null): void => {
     setKeepOwn(false);
     selection.goOn(from);
   };
   const { said, choose, remove, mark } = useBenchSteps({ selected, draft, actions, chain, capture, goOn, ask });
+  const take = (choice: Choice | undefined): void => {
+    if (choice) choose(choice);
+  };
   return {
     selected,
     select,
@@ -64,17 +68,13 @@ export function useBench({ index, draft, actions, advice, initial, showLayer, as
       reach,
       ownKeys,
       keepOwn,
-      stale: answered !== judged,
       compared: judged && (answered?.chord ?? null),
       loss: chain ? { to: chain.back.name, back: chain.back.name } : null,
       captureRef: capture,
       onPropose: propose,
       onKeepOwn: setKeepOwn,
-      onChoose: choose,
-      onFirst: () => {
-        const choice = first();
-        if (choice) choose(choice);
-      },
+      onChoose: (choice: Choice) => take(standing(choice)),
+      onFirst: () => take(first()),
       onRemove: remove,
       onMark: mark,
       onGoTo: select,

@@ -22,5 +22,13 @@ export function useVerdict(index: ClashIndex, selected: Command | null, proposed
   const offered = useMemo(() => choicesFor(answered), [answered, keepOwn]);
   /** The first way to go on; Enter may come before the choices are painted, so they are worked out for it. */
   const first = (): Choice | undefined => choicesFor(judged)[0];
-  return { judged, answered, offered, first, keepOwn, setKeepOwn };
+  /**
+   * A choice that is shown, as it is by now: what it was worked out from may be older than the verdict, as after an
+   * answer of the server. None where it is for other keys than those asked about, or is not to be had any more.
+   */
+  const standing = ({ kind, label, keys }: Choice): Choice | undefined =>
+    answered?.chord === judged?.chord
+      ? choicesFor(judged).find((one) => one.kind === kind && one.label === label && one.keys === keys)
+      : undefined;
+  return { judged, answered, offered, first, standing, keepOwn, setKeepOwn };
 }
