@@ -6,8 +6,9 @@
  */
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { decodeText } from '../src/core/reading/decodeText';
-import { readCommandList } from '../src/core/reading/readCommandList';
+import { NO_CHOICES } from '../src/core/reading/choices';
+import { understand } from '../src/server/reading/understand';
+import { unprinted } from '../src/server/reading/unprinted';
 
 const TRUTH = join(import.meta.dirname, 'documents');
 export const FETCHED = join(import.meta.dirname, '..', '.tmp', 'documents');
@@ -32,11 +33,12 @@ const plain = (name: string): string =>
     .trim()
     .slice(0, 110);
 
-/** Reads one document and holds it against what stands in it. */
-export function readDocument(name: string): DocumentRead {
-  const decoded = decodeText(readFileSync(join(FETCHED, name)));
-  if (!decoded.ok) throw new Error(`${name}: ${decoded.message}`);
-  const reading = readCommandList(decoded.text);
+/** Reads one document, as a person's file is read, and holds it against what stands in it. */
+export async function readDocument(name: string): Promise<DocumentRead> {
+  const { bytes, printed } = await unprinted(new Uint8Array(readFileSync(join(FETCHED, name))));
+  const understood = understand(bytes, NO_CHOICES, printed);
+  if (understood.kind !== 'list') throw new Error(`${name} is taken for a file of ours`);
+  const { reading } = understood;
   const found = new Map<string, { keys: Set<string>; said: boolean }>();
   for (const { command, result } of reading.rows) {
     if (!command) continue;
@@ -84,22 +86,31 @@ export function readDocument(name: string): DocumentRead {
   wrong.push(
     ...invented.map(({ line, command }) => `invented in row ${line}: ${command?.name} ${command?.keys.join(' | ')}`),
   );
-  return { name, form: reading.format, rows: truth.length, right, silent, invented: invented.length, wrong };
+  return {
+    name,
+    form: printed ? 'PDF' : reading.format,
+    rows: truth.length,
+    right,
+    silent,
+    invented: invented.length,
+    wrong,
+  };
 }
 
 /** All documents that were fetched; none where they were not. */
-export function readDocuments(only?: string): DocumentRead[] {
+export async function readDocuments(only?: string): Promise<DocumentRead[]> {
   const names = readdirSync(TRUTH)
     .filter((file) => file.endsWith('.tsv'))
     .map((file) => file.replace(/\.tsv$/u, ''));
-  return names
-    .filter((name) => (only === undefined || name === only) && existsSync(join(FETCHED, name)))
-    .map(readDocument);
+  const read: DocumentRead[] = [];
+  for (const name of names)
+    if ((only === undefined || name === only) && existsSync(join(FETCHED, name))) read.push(await readDocument(name));
+  return read;
 }
 
 if (process.argv[1] === import.meta.filename) {
   const only = process.argv[2]?.startsWith('--') ? undefined : process.argv[2];
-  const all = readDocuments(only);
+  const all = await readDocuments(only);
   for (const one of all) {
     console.log(
       `${one.name.padEnd(14)} ${one.form.padEnd(16)} ${one.right} of ${one.rows} right (${((100 * one.right) / one.rows).toFixed(1)} %), ${one.silent} wrong without a remark, ${one.invented} invented`,

@@ -53,7 +53,7 @@ function shortest(...works: readonly (() => unknown)[]): number[] {
 }
 
 /** Measures every form: the whole reading, the package by itself, and twice the rows. */
-export function benchReading(): { rows: Row[]; failures: string[] } {
+export async function benchReading(): Promise<{ rows: Row[]; failures: string[] }> {
   const rows: Row[] = [];
   const failures: string[] = [];
   for (const form of LISTED_FORMS) {
@@ -78,7 +78,7 @@ export function benchReading(): { rows: Row[]; failures: string[] } {
       `${ms(added)} added (wanted: 300); twice the rows ${growth.toFixed(1)} times`,
     ]);
   }
-  const documents = readDocuments();
+  const documents = await readDocuments();
   const sum = (of: (one: (typeof documents)[number]) => number): number =>
     documents.reduce((all, one) => all + of(one), 0);
   if (documents.length > 0)
@@ -92,7 +92,7 @@ export function benchReading(): { rows: Row[]; failures: string[] } {
 }
 
 if (process.argv[1] === import.meta.filename) {
-  const { rows, failures } = benchReading();
+  const { rows, failures } = await benchReading();
   for (const row of rows) console.log(row.join(' | '));
   for (const failure of failures) console.error(`Not as wanted: ${failure}.`);
 }

@@ -50,6 +50,7 @@ const NAMED: readonly NamedKey[] = [
     'Space',
     'Space',
     [
+      'spc',
       'space bar',
       'spacebar',
       'space key',

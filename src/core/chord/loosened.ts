@@ -1,3 +1,5 @@
+const BY_LETTER: Readonly<Record<string, string>> = { C: 'Ctrl', M: 'Alt', A: 'Alt', S: 'Shift' };
+
 /**
  * A text about keys without what people and programs put around them: brackets (`<Control>s`, `[Ctrl]+[S]`), words such
  * as "press", "the key", "Taste", "touche", "tecla", sides ("left Shift"), "and" between keys, AltGr as the two keys it
@@ -17,7 +19,12 @@ export function loosened(text: string): string {
       .replace(/-\s?taste\b/giu, ' ')
       .replace(/\balt\s?-?gr(?:aph)?\b/gi, 'Ctrl+Alt')
       .replace(/^\^(?=\p{L}$)/u, 'Ctrl+')
-      .replace(/\b([CMAS])-(?=\S)/g, (_, letter: string) => `${{ C: 'Ctrl', M: 'Alt', A: 'Alt', S: 'Shift' }[letter]}+`)
+      // As `C-x`, `C+x` and `CS+Home`.
+      .replace(/(?<![\p{L}\p{N}])([CMAS]{1,3})([-+])(?=\S)/gu, (whole, letters: string, joint: string) =>
+        new Set(letters).size < letters.length || (joint === '-' && letters.length > 1)
+          ? whole
+          : [...letters].map((letter) => `${BY_LETTER[letter]}+`).join(''),
+      )
       .replace(
         /\b(?:press|pressed|type|hit|use|the|drücken|drücke|appuyez sur|appuyer sur|la|presiona|presionar|pulsa|pulsar|touche|tecla|taste|keys?|keyboard)\b:?/giu,
         ' ',

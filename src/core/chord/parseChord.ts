@@ -159,8 +159,9 @@ function parseStroke(text: string, dialect: Dialect): Stroke | { part: string; m
     if (modifiers.length > 0) return { modifiers: inOrder(modifiers), key: null };
     return { part: text, message: 'There are no keys here.' };
   }
-  const key =
-    readKey(rest, mac && dialect !== 'canonical') ?? readKey(rest.replace(/^["“«'] ?| ?["”»']$| key$/giu, ''), mac);
+  const bare = rest.replace(/^["“«'] ?| ?["”»']$| key$/giu, '');
+  // A quote beside another sign is a key, and no mark around it.
+  const key = readKey(rest, mac && dialect !== 'canonical') ?? (/[\p{L}\p{N}]/u.test(bare) ? readKey(bare, mac) : null);
   if (key === null) return { part: rest, message: `We don't know a key called “${rest}”.` };
   return { modifiers: inOrder(modifiers), key };
 }

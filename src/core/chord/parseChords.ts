@@ -9,7 +9,7 @@ export type ParsedChords = {
 };
 
 const SPLITTERS: readonly RegExp[] = [
-  / ?\n ?|(?<=[^\s,]), (?:or|oder|ou|o|and also) | (?:or|oder|ou|o|and also|and(?= \S{2})) | \/ /iu,
+  / ?\n ?|(?<=[^\s,+-]), (?:or|oder|ou|o|and also) | (?:or|oder|ou|o|and also|and(?= \S{2})) | \/ /iu,
   /(?<=[^+\-\s⌘⌥⇧⌃⊞])\s*(?:[;|]\s*|,\s+)/u,
   /(?<=[^+\-\s⌘⌥⇧⌃⊞])\s*\/\s*/u,
   /,\s+/u,
@@ -70,19 +70,25 @@ function inStrokes(text: string, dialect: Dialect): Chord | null {
   return held || typed || text.includes('>') ? { hold: false, strokes } : null;
 }
 
-/** Modifiers said once stand before each key of `Ctrl+Left/Right` and `Ctrl+[ or ]`. */
+/**
+ * What is said once stands before each key of `Ctrl+Left/Right`, `Ctrl+[ or ]` and `Ctrl+E [; ]`: modifiers, or the
+ * strokes that lead to it.
+ */
 function withModifiers(parts: readonly string[]): readonly string[] {
-  const before = /^((?:[\p{L}\d]+ ?[+-] ?)+)([^\p{L}\d\s]|[\p{L}\d][\p{L}\d ]*)$/u.exec(parts[0]?.trim() ?? '');
-  const [, modifiers = '', key = ''] = before ?? [];
-  if (modifiers === '' || parts.length < 2) return parts;
-  const kind = kindOf(key.trim());
+  const [, strokes = '', modifiers = '', key = ''] =
+    /^((?:[^\s+-]{1,12}[+-]\S{1,12} ){0,3})((?:[\p{L}\d]+ ?[+-] ?)*)([^\p{L}\d\s]|[\p{L}\d][\p{L}\d ]*)$/u.exec(
+      parts[0]?.trim() ?? '',
+    ) ?? [];
+  if (strokes + modifiers === '' || parts.length < 2) return parts;
+  const kind = kindOf(key.trim()) ?? (modifiers === '' && /^\p{L}$/u.test(key) ? 'letter' : null);
   if (kind === null) return parts;
-  return parts.map((part, i) => (i > 0 && kindOf(part.trim()) === kind ? `${modifiers}${part.trim()}` : part));
+  const alike = (part: string): boolean => (kind === 'letter' ? /^\p{L}$/u.test(part) : kindOf(part) === kind);
+  return parts.map((part, i) => (i > 0 && alike(part.trim()) ? `${strokes}${modifiers}${part.trim()}` : part));
 }
 
 /** What kind of key a word names, of those that stand beside each other behind modifiers said once. */
 function kindOf(word: string): string | null {
-  if (/^(?:left|right|up|down|(?:left|right|up|down) arrow|arrow (?:left|right|up|down)|[←→↑↓])$/iu.test(word))
+  if (/^(?:left|right|up|down|(?:left|right|up|down) arrow|arrow ?(?:left|right|up|down)|[←→↑↓])$/iu.test(word))
     return 'arrow';
   if (/^(?:pg ?(?:up|dn|down)|page ?(?:up|down)|home|end)$/iu.test(word)) return 'page';
   return /^[^\p{L}\p{N}\s]$/u.test(word) ? 'sign' : null;

@@ -26,7 +26,7 @@ const GLUED = /^(?:Ctrl|Control|Alt(?!Gr)|Shift|Cmd|Command|Option|Opt|Meta|Supe
  * (`Z+Ctrl`). Linear in the length.
  */
 export function respelled(text: string): string {
-  let rest = unbracketed(text)
+  let rest = unbracketed(text.replace(/\bISO[_ ]Left[_ ]Tab\b/iu, /shift/iu.test(text) ? 'Tab' : 'Shift+Tab'))
     .replace(/^\$(?:mod|super|win)\b/iu, 'Meta')
     .replace(/^os(?=\+)/iu, 'Meta')
     // The key first, its modifiers numbered.

@@ -27,7 +27,7 @@ export function roleOfHeader(text: string): Role | null {
 export function isHeaderRow(row: Pick<RawRow, 'cells' | 'heading'>, first = true): boolean {
   const filled = row.cells.filter((cell) => cell !== '');
   if (filled.length < 2 || filled.some((cell) => cell.length > 40)) return false;
-  if (filled.some((cell) => /[+⌘⌥⇧⌃]|\bF\d/.test(cell))) return false;
+  if (filled.some((cell) => /[+⌘⌥⇧⌃]|\bF\d|^\(/.test(cell))) return false;
   const roles = filled.map(roleOfHeader);
   const named = roles.filter((role) => role !== null).length;
   if (row.heading) return named >= 1;
@@ -72,7 +72,8 @@ export function guessRoles(header: readonly string[] | null, rows: readonly Pick
     // Bare numbers are keys, too, but where others are read as well they count the rows.
     (c, i) =>
       (said[i] === 'keys' || said[i] === 'Mac keys' ? c.keys : c.sure) -
-      0.2 * c.numbers +
+      0.2 * c.numbers -
+      (c.joint ? 1 : 0) +
       0.3 * (c.filled / Math.max(1, body.length)) -
       0.3 +
       (said[i] === 'keys' || said[i] === 'Mac keys' ? 0.5 : said[i] ? -0.3 : 0),
@@ -134,6 +135,8 @@ type Column = {
   tags: number;
   /** Whether all of several say the same. */
   same: boolean;
+  /** Whether that is one sign, which only stands between the other columns. */
+  joint: boolean;
   numbers: number;
   long: number;
 };
@@ -151,6 +154,7 @@ function profileOf(cells: readonly string[]): Column {
     mac: share((cell) => /[⌘⌥⌃]|\b(cmd|command|option)\b/i.test(cell)),
     steps: share((cell) => /\s[>›→»]\s/u.test(cell)),
     same: filled.length > 2 && new Set(filled).size === 1,
+    joint: filled.length > 2 && new Set(filled).size === 1 && /^[^\p{L}\p{N}]{1,2}$/u.test(filled[0] ?? ''),
     tags: share((cell) => /^([|*])[^\s|*]+\1$/u.test(cell)),
     numbers: share((cell) => /^\d+$/.test(cell)),
     long: share((cell) => cell.length > 60),

@@ -68,7 +68,13 @@ const READERS: readonly Reader[] = [
     // A list of tables is one of records, each with its name and keys in lines of their own.
     trust: (text) => (/^\[\[[\w."' -]{1,60}\]\][ \t]*$/mu.test(text) ? 0.3 : 1),
   },
-  { form: 'bindings', fits: () => true, read: readBindings },
+  {
+    form: 'bindings',
+    fits: () => true,
+    read: readBindings,
+    // Lines that bind have one blank between their words, or few more; a list that is set in columns is one for people.
+    trust: (text) => (mostlyInColumns(text) ? 0.8 : 1),
+  },
   { form: 'text in columns', fits: () => true, read: readColumns },
 ];
 
@@ -230,6 +236,17 @@ function fillsWithTabs(text: string): boolean {
 function mostlySetIn(text: string): boolean {
   const lines = text.split('\n', 400).filter((line) => line.trim() !== '');
   return lines.filter((line) => /^ \s*[^\s|]/u.test(line)).length > 0.6 * lines.length;
+}
+
+/** Whether most lines have what stands second in them in one column, behind several blanks. */
+function mostlyInColumns(text: string): boolean {
+  const lines = text.split('\n', 400).filter((line) => /\S\s+\S/u.test(line));
+  const counts = new Map<number, number>();
+  for (const line of lines) {
+    const at = /^\S.{0,40}?[ ]{2,}(?=\S)/u.exec(line)?.[0].length;
+    if (at !== undefined) counts.set(at, (counts.get(at) ?? 0) + 1);
+  }
+  return Math.max(0, ...counts.values()) > 0.6 * lines.length;
 }
 
 /** Whether most lines can be of YAML: names with a colon behind them, items, comments, what is set in from them. */

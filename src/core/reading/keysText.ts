@@ -24,6 +24,7 @@ export function keysText(text: string, mac: boolean): string {
   if (/^[A-Za-z\d]+(?:\+[A-Za-z\d]+)*$/u.test(text)) return text;
   let cell = withoutMarks(
     withoutOdd(text)
+      .replace(/[˜ˆ∼∗−]/gu, (sign) => LOOKALIKES[sign] ?? sign)
       .replace(/\u00AD|\u200C|\u200D|\u2060/gu, '')
       .replace(/[^\S\n]+/gu, ' '),
   );
@@ -37,6 +38,9 @@ export function keysText(text: string, mac: boolean): string {
   const bare = PAD_END.test(cell) ? cell : cell.replace(/(?<=[\p{L}\p{N}]) \*+$/u, '');
   return bare.replace(LEAD, '').trim();
 }
+
+/** Signs that type set for print has in the place of those on keys. */
+const LOOKALIKES: Readonly<Record<string, string>> = { '˜': '~', ˆ: '^', '∼': '~', '∗': '*', '−': '-' };
 
 const LEAD =
   /^(?:(?:default |standard )?(?:short ?cuts?|hot ?keys?|key ?bindings?|accelerators?|defaults?)\s*:\s*|(?:short ?cut|hot ?key|key ?binding)\s+(?=\S+\s*[+-])|keys?\s*:\s*(?=\S))/iu;

@@ -12,7 +12,7 @@ export function leaveOthersOut(tables: readonly RawTable[], least: number, toget
   const kept = tables.map((table) => !namesOthers(table) && holdsKeys(table, least));
   const known = new Set(together ? tables.flatMap((table, i) => (kept[i] ? shapesOf(table) : [])) : []);
   return tables.map((table, i) =>
-    kept[i] || (together && !namesOthers(table) && isShort(table) && shapesOf(table).some((one) => known.has(one)))
+    kept[i] || (together && !namesOthers(table) && shapesOf(table).some((one) => known.has(one)))
       ? table
       : leftOut(table),
   );
@@ -23,12 +23,15 @@ const bodyOf = ({ rows }: RawTable) => rows.filter((row) => row.left === undefin
 /** Whether a table is too short to tell by itself what it holds. */
 const isShort = (table: RawTable): boolean => bodyOf(table).length < SHORT;
 
-/** How wide a table is, with each of its columns in which all reads as keys that have more than one sign. */
+/** How wide a table is, with each of its columns in which nearly all reads as keys; in a short one all. */
 function shapesOf(table: RawTable): readonly string[] {
   const body = bodyOf(table).slice(0, 50);
   const width = Math.max(0, ...body.map((row) => row.cells.length));
   return Array.from({ length: width }, (_, i) => i)
-    .filter((i) => body.every((row) => readsAsKeys(row.cells[i] ?? '')))
+    .filter((i) => {
+      const keys = body.filter((row) => readsAsKeys(row.cells[i] ?? '')).length;
+      return keys > 0 && keys >= (isShort(table) ? 1 : 0.8) * body.length;
+    })
     .map((i) => `${width} ${i}`);
 }
 

@@ -5,7 +5,7 @@ import { keysText } from './keysText';
 /** How a list writes its keys, told by all its cells together. */
 export type Manner = {
   readonly dialect: Dialect;
-  /** Whether a capital letter alone is pressed with Shift, as both `g` and `G` stand there. */
+  /** Whether a capital letter alone is pressed with Shift, as both `g` and `G` stand there, or hardly any is one. */
   readonly capitals: boolean;
   /** Whether signs beside each other are pressed one after the other, as in `gg` or `<Space>f`. */
   readonly strokes: boolean;
@@ -31,7 +31,9 @@ export function mannerOf(cells: readonly string[]): Manner {
   const dialect = dialectOf(cells.slice(0, MOST_LOOKED_AT));
   const letters = new Set(looked.flatMap((cell) => cell.split(/[\s,]+/u)).filter((one) => /^\p{L}$/u.test(one)));
   const both = [...letters].filter((one) => one !== one.toLowerCase() && letters.has(one.toLowerCase())).length;
-  const capitals = both >= 2 || (both === 1 && looked.length < 30);
+  const upper = [...letters].filter((one) => one !== one.toLowerCase()).length;
+  const capitals =
+    both >= 2 || (both === 1 && looked.length < 30) || (upper > 0 && letters.size - upper >= Math.max(8, 4 * upper));
   const runs = looked.filter(
     (cell) => RUN.test(cell) && /^(?:[^\p{L}]|.*\p{Ll}|<)/u.test(cell) && !/^[Ff]\d+$/u.test(cell) && cell.length > 1,
   );
@@ -42,13 +44,15 @@ export function mannerOf(cells: readonly string[]): Manner {
     (capitals || singles >= 8) &&
     (capitals || angled > 0);
   const lone = looked.filter((cell) => /^[-?]$/u.test(cell)).length;
+  const asked = looked.filter((cell) => cell === '?').length;
   const others = looked.filter((cell) => /^[+=*,./[\]{}();:'`!@#$%^&<>|~_]$/u.test(cell)).length;
   return {
     dialect,
     capitals,
     strokes,
     apart: apartIn(looked),
-    signs: lone > 0 && others > 0 && lone <= 4 + others,
+    // Where letters alone are keys, the one question mark among them is as well: it mostly asks for help.
+    signs: lone > 0 && ((others > 0 && lone <= 4 + others) || (lone === asked && asked <= 2 && singles >= 4)),
   };
 }
 

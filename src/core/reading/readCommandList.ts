@@ -10,7 +10,7 @@ import { type Manner, mannerOf } from './mannerOf';
 import { readKeysCell } from './readKeysCell';
 import { type Reader, type ReadRow, readTable } from './readTable';
 import { readShown } from './shown/readShown';
-import type { FormRead, RawTable, RawTables } from './tables';
+import type { FormRead, RawRow, RawTable, RawTables } from './tables';
 
 export type Reading = {
   readonly title: string | null;
@@ -73,6 +73,7 @@ export function readTables(raw: RawTables, choices: Choices, like?: Pick<Reading
     seen: new Map(),
     hints: { left: MOST_HINTS },
     commentedOut: commentsKept,
+    titled: tables.length > 1 && tables.filter(beginsWithTitle).length > 0.8 * tables.length,
     filled: cells.filter((cell) => cell !== '').length >= 0.3 * cells.length,
     out: rows,
   };
@@ -94,6 +95,11 @@ export function readTables(raw: RawTables, choices: Choices, like?: Pick<Reading
     signs: { cells: cells.filter((cell) => /^[-?]$/u.test(cell.trim())).length, keys: manner.signs },
   };
 }
+
+const filledIn = (row: RawRow | undefined): number => row?.cells.filter((cell) => cell !== '').length ?? 0;
+/** Whether the first row of a table has one cell filled, and no other row has. */
+const beginsWithTitle = ({ rows: [first, ...rest] }: RawTable): boolean =>
+  filledIn(first) === 1 && rest.length > 0 && rest.every((row) => filledIn(row) > 1);
 
 /** Where nearly all lines with keys are commented out, the file tells what holds without it. */
 function commentsAreKept(tables: readonly RawTable[], of: readonly ColumnGroup[], manner: Manner): boolean {

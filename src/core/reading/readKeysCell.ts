@@ -17,8 +17,18 @@ export type KeysCell = {
 const NO_KEYS =
   /^[<(]?(?:[-–—]+|…|none|nothing|no (?:key|shortcut|default|binding)s?(?: (?:key|shortcut|binding)s?)?|n\/?a|nil|null|undefined|empty|disabled|unset|unbound|unassigned|not (?:set|assigned|bound|defined)|keine?r?s?|ohne|nicht (?:belegt|zugewiesen|festgelegt|gesetzt|vergeben)|aucune?|non (?:assignée?|attribuée?|définie?)|ningun[oa]|sin (?:asignar|atajo)|no (?:asignad|definid)[oa]|nessun[oa]|\?)[>)]?$/iu;
 const ANY_KEY = /^[^<>\s\p{L}\p{N}]<\p{Ll}>$/u;
+/** A word in brackets for a key of one's own choice, as in `C-h <key>`. */
+const ANY_WORD =
+  /[<{⟨[](?:an?y? )?(?:keys?|char(?:acter)?s?|letters?|digits?|numbers?|motion|register|mark)(?: key)?[>}⟩\]](?!.*<\/)/iu;
+/** The same without brackets, behind keys that are no key by their name. */
+const FURTHER_KEY = /[+-][^\s+-] key$/u;
 const MOUSE =
   /\b(?:click|drag|dblclick|double-click|wheel|scroll|mouse|tap|pen|stylus|klick|clic)\b|^(?:[A-Z]?BTN|WHEEL|Button\d|mouse)_?/iu;
+
+/** A text without such a word; null where it has none. */
+export function withoutAnyWord(text: string): string | null {
+  return ANY_WORD.test(text) ? text.replace(ANY_WORD, '').trim() : null;
+}
 
 /** Readers of cells by how their list writes keys: a list is looked at in several ways, and many rows have the same keys. */
 const readers = new WeakMap<Manner, Partial<Record<Dialect, (text: string) => KeysCell>>>();
@@ -41,7 +51,7 @@ function readCell(text: string, dialect: Dialect, manner: Manner): KeysCell {
   if (bare === '' || NO_KEYS.test(bare) || /^(?:""|''|\(\)|\{\}|<>|\[\]|\[(?:""|'')\]|@\w+ \[\])$/u.test(bare))
     return { status: 'none', chords: [], problems: [] };
   // A letter in brackets behind other signs stands for any key, as in `:<x>`: letters themselves need no brackets.
-  if (ANY_KEY.test(bare))
+  if (ANY_KEY.test(bare) || ANY_WORD.test(bare))
     return { status: 'unread', chords: [], problems: [`“${bare}” shows how keys are typed, and names none.`] };
   const cell = keysText(bare, dialect === 'mac');
   if (cell === '' || NO_KEYS.test(cell)) return { status: 'none', chords: [], problems: [] };
@@ -57,6 +67,7 @@ function readCell(text: string, dialect: Dialect, manner: Manner): KeysCell {
   const problems = read.problems.map(({ part, message }) =>
     MOUSE.test(part) ? `“${part}” needs the mouse or pen, so it isn't kept as keys.` : message,
   );
+  if (chords.length > 0 && FURTHER_KEY.test(bare)) problems.push(`“key” in “${bare}” may stand for a further one.`);
   return { status: chords.length > 0 ? 'keys' : 'unread', chords, problems };
 }
 
@@ -76,9 +87,13 @@ function partedIn(cell: string, dialect: Dialect, apart: 'either' | 'in turn'): 
     const lines = cell.split('\n');
     return apart === 'in turn' && lines.every((line) => parseChord(line, dialect).ok) ? lines.join(' then ') : cell;
   }
+  // Commas part ways to do it where some of these take several strokes.
+  const ways = cell.split(/(?<![+-]), /u);
+  if (apart === 'in turn' && ways.length > 1 && !/\bor\b/u.test(cell) && ways.some((way) => way.includes(' ')))
+    return ways.map((way) => partedIn(way, dialect, apart)).join('\n');
   const parts = cell.split(apart === 'either' ? / +/u : /,? +/u);
   const plain = apart === 'either' ? cell : cell.replace(/, /gu, ' ');
-  if (parts.length < 2 || parts.length > 6 || /,|\n|\bor\b| [/|+-] /u.test(plain)) return cell;
+  if (parts.length < 2 || parts.length > 6 || /,|\n|; |\bor\b| [/|+-] /u.test(plain)) return cell;
   const known = parts.filter((part) => parseChord(part, dialect).ok).length;
   // Words of one chord, such as `Ctrl Shift P`, are no keys by themselves.
   const whole = parseChord(cell, dialect);
@@ -89,6 +104,10 @@ function partedIn(cell: string, dialect: Dialect, apart: 'either' | 'in turn'): 
 
 function partInManner(part: string, dialect: Dialect, capitals: boolean, strokes: boolean): string {
   const shifted = (one: string): string => (capitals && /^\p{Lu}$/u.test(one) ? `Shift+${one}` : one);
+  const words = part.split(' ');
+  // Strokes, of which the last are letters alone.
+  if (capitals && words.length > 1 && words.every((one) => /^(?:\p{L}|\S+[+-]\S+)$/u.test(one)))
+    return words.map(shifted).join(' ');
   const signs = part.match(/<[^<>\s]{1,20}>|\S/gu) ?? [];
   if (signs.length === 1) return shifted(part);
   const run =

@@ -66,6 +66,8 @@ export type Reader = {
   readonly hints: { left: number };
   /** Whether lines that are commented out tell the keys a program has anyway. */
   readonly commentedOut: boolean;
+  /** Whether each table begins with its title in a row of its own. */
+  readonly titled: boolean;
   /** Whether most commands have keys beside those on a Mac. */
   readonly filled: boolean;
   readonly out: ReadRow[];
@@ -128,7 +130,8 @@ export function readTable(
       say('unused', 'Looks like a footnote.');
       continue;
     }
-    if (only !== null && roles.length > 1 && isHeading(row, only, roles)) {
+    const titles = reader.titled && row === table.rows[0];
+    if (only !== null && roles.length > 1 && (titles || isHeading(row, only, roles))) {
       under.splice(0, under.length, cleanName(only));
       say('heading', HEADS);
       continue;

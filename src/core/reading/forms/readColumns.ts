@@ -1,5 +1,6 @@
 import { trimEnd } from '../../text/trimEnd';
 import { readsAsKeys } from '../columnRoles';
+import { readKeysCell } from '../readKeysCell';
 import { HEADS, MOST_COLUMNS, type RawRow, type RawTables } from '../tables';
 import { partOf, rowCells, type Written } from './cells';
 import { columnAt, indentOf, type Line, linesOf } from './lines';
@@ -62,6 +63,7 @@ export function readColumns(text: string): RawTables {
   let headings: readonly string[] = [];
   /** Where a ruler above says that the columns begin. */
   let ruler: readonly number[] | null = null;
+  const seconds = secondColumns(lines);
   for (let i = 0; i < lines.length; i++) {
     const line = lines[i] as Line;
     if (line.text.trim() === '') continue;
@@ -88,7 +90,7 @@ export function readColumns(text: string): RawTables {
       i++;
       continue;
     }
-    const read = partsOf(line, ruler);
+    const read = ruler === null ? partedAt(partsOf(line, null), seconds) : partsOf(line, ruler);
     const pairs = ruler === null ? pairsIn(read) : null;
     if (pairs) {
       for (const pair of pairs) found.add(rowOf(pair));
@@ -200,6 +202,40 @@ function partsOf(line: Line, at: readonly number[] | null): Parts {
   if (from < body.length) parts.push({ ...partOf(line, from, body.length), column: columnAt(line.text, from) });
   return { line, parts };
 }
+
+const [FEW_LINES, MOST_SEEN] = [4, 4000];
+/** The columns in which what stands second begins on many lines. */
+function secondColumns(lines: readonly Line[]): ReadonlySet<number> {
+  const counts = new Map<number, number>();
+  for (const line of lines.slice(0, MOST_SEEN)) {
+    const { column } = partsOf(line, null).parts[1] ?? {};
+    if (column !== undefined) counts.set(column, (counts.get(column) ?? 0) + 1);
+  }
+  const all = [...counts.values()].reduce((sum, count) => sum + count, 0);
+  return new Set([...counts].flatMap(([column, count]) => (count >= Math.max(FEW_LINES, 0.25 * all) ? [column] : [])));
+}
+
+/** Keys that fill their column, so that one blank parts them from what stands second on other lines. */
+function partedAt({ line, parts }: Parts, seconds: ReadonlySet<number>): Parts {
+  const [first, ...rest] = parts;
+  if (!first?.text.includes(' ') || [first, ...rest].some((one) => readsAsKeys(one.text))) return { line, parts };
+  for (let at = first.text.indexOf(' '); at >= 0; at = first.text.indexOf(' ', at + 1)) {
+    if (!seconds.has(first.column + at + 1) || /\t/u.test(line.text)) continue;
+    const keys = first.text.slice(0, at);
+    if (keys.length > LONGEST_KEYS || readKeysCell(keys, 'windows').status === 'unread') continue;
+    const [from, end] = [first.span[0] - line.from, first.span[1] - line.from];
+    return {
+      line,
+      parts: [
+        { ...partOf(line, from, from + at), column: first.column },
+        { ...partOf(line, from + at, end), column: first.column + at + 1 },
+        ...rest,
+      ],
+    };
+  }
+  return { line, parts };
+}
+const LONGEST_KEYS = 60;
 
 /** The row above with what a line adds to it; null where the line begins a row of its own. */
 function goesOnWith(read: Parts, above: RawRow, lines: readonly Line[]): RawRow | null {

@@ -75,6 +75,7 @@ export function readPage(tree: Root, holdsTable: (element: Element) => boolean):
           if (level === '1') found.push({ level: 1, text });
         }
       } else if (node.tagName === 'table' && !holdsTable(node)) {
+        if (leadsAway(node)) continue;
         const rows = rowsOfTable(node, () => ++line);
         if (line > MOST_ROWS) throw new UnreadableList(tooMany);
         if (rows.rows.length > 0) tables.push({ trail: stack, ...rows });
@@ -138,6 +139,28 @@ type Parent = DefaultTreeAdapterTypes.ParentNode;
 /** How deep an element stands, noted in itself: a map of hundreds of thousands of them takes longer than the tree. */
 const DEPTH = Symbol('depth');
 type Placed = { [DEPTH]?: number };
+
+const FEW_ROWS = 4;
+/** Whether a table is the links to the pages before and after, whose words are names of keys as well (Up, Home). */
+function leadsAway(table: Element): boolean {
+  const said = ({ attrs }: Element): string =>
+    attrs.flatMap(({ name, value }) => (/^(?:class|id|role|summary)$/.test(name) ? value : [])).join(' ');
+  const parent = table.parentNode && 'tagName' in table.parentNode ? said(table.parentNode) : '';
+  let [rows, leads] = [0, /\bnav(?:igation|bar|header|footer)?\b/iu.test(`${said(table)} ${parent}`)];
+  const visit = (element: Element, depth: number): void => {
+    for (const one of element.childNodes) {
+      if (!isElement(one) || depth > DEEPEST || rows > FEW_ROWS) continue;
+      if (one.tagName === 'tr') rows++;
+      if (one.tagName === 'a')
+        leads ||= one.attrs.some(
+          ({ name, value }) => name === 'accesskey' || (name === 'rel' && /^(?:prev|next|up)$/iu.test(value)),
+        );
+      visit(one, depth + 1);
+    }
+  };
+  visit(table, 0);
+  return leads && rows <= FEW_ROWS;
+}
 
 function rowsOfTable(table: Element, nextLine: () => number): { caption: string; rows: RawRow[] } {
   let caption = '';

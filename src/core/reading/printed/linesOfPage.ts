@@ -1,4 +1,7 @@
+import { MODIFIER_WORDS } from '../../chord/modifierWords';
+import { withoutAnyWord } from '../readKeysCell';
 import { type Piece, type PrintedItem, type PrintedLine, type PrintedPage, printsKeys } from './printed';
+import { stretchesOf } from './stretchesOf';
 
 /** Baselines nearer to each other than this part of the type's size are one: caps are set a little higher or smaller. */
 const SAME_LINE = 0.4;
@@ -19,16 +22,33 @@ export function linesOfPage(page: PrintedPage): readonly PrintedLine[] {
       line.size = Math.max(line.size, item.size);
     } else lines.push({ y: item.y, size: item.size, items: [item] });
   }
+  // Lists stand closer to each other on some pages than words in others: where no line has anything, they are two.
+  const gutters = guttersOf(items, lines.length);
   return lines.map(({ y, items: own }) => ({
     y,
-    pieces: piecesOf(own.sort((a, b) => a.x - b.x)).slice(0, MOST_PIECES),
+    pieces: piecesOf(
+      own.sort((a, b) => a.x - b.x),
+      gutters,
+    ).slice(0, MOST_PIECES),
   }));
 }
 
 /** A run in a piece, with what stands before it: nothing, a blank, or one where keys may begin. */
 type Part = PrintedItem & { readonly joint: '' | ' '; readonly soft: boolean };
 
-function piecesOf(items: readonly PrintedItem[]): readonly Piece[] {
+/** In fewer lines blanks may stand below each other by chance. */
+const ENOUGH_LINES = 8;
+/** Where lists that stand side by side meet, from the left in points. */
+function guttersOf(items: readonly PrintedItem[], lines: number): readonly number[] {
+  if (lines < ENOUGH_LINES) return [];
+  const stretches = stretchesOf(
+    items.map(({ x, width }) => ({ x, end: x + width })),
+    lines,
+  );
+  return stretches.slice(1).map(({ from }, i) => (from + (stretches[i]?.to ?? from)) / 2);
+}
+
+function piecesOf(items: readonly PrintedItem[], gutters: readonly number[]): readonly Piece[] {
   const pieces: Part[][] = [];
   for (const item of items) {
     const parts = pieces.at(-1);
@@ -40,11 +60,14 @@ function piecesOf(items: readonly PrintedItem[]): readonly Piece[] {
     const blank = gap > BLANK * em || item.text.startsWith(' ') || (before?.text.endsWith(' ') ?? false);
     const soft = gap > WIDE * em || (blank && before?.font !== item.font);
     const part: Part = { ...item, joint: blank ? ' ' : '', soft };
-    if (!parts || gap > APART * em) pieces.push([part]);
+    // Caps of one chord may stand apart as far, on many lines below each other.
+    const holds = before !== undefined && MODIFIER_WORDS[before.text.trim().toLowerCase()] !== undefined;
+    const crossed = !holds && gap > WIDE * em && gutters.some((at) => item.x - gap <= at && at <= item.x);
+    if (!parts || crossed || gap > APART * em) pieces.push([part]);
     else parts.push(part);
   }
   return pieces.flatMap((parts) => {
-    const at = keysIn(parts);
+    const at = keysIn(parts) || keysBefore(parts);
     return at === 0 ? [pieceOf(parts)] : [pieceOf(parts.slice(0, at)), pieceOf(parts.slice(at))];
   });
 }
@@ -52,7 +75,9 @@ function piecesOf(items: readonly PrintedItem[]): readonly Piece[] {
 /** Where the keys begin that stand close behind what they are for, where there is little room; 0 for nowhere. */
 function keysIn(parts: readonly Part[]): number {
   const size = (some: readonly Part[]): number => some.reduce((sum, { text }) => sum + text.length + 1, 0);
-  const areKeys = (some: readonly Part[], signs: number): boolean => signs <= MOST_SIGNS && printsKeys(said(some));
+  // A word for any key ends a name as well as keys.
+  const areKeys = (some: readonly Part[], signs: number): boolean =>
+    signs <= MOST_SIGNS && withoutAnyWord(said(some)) !== '' && printsKeys(said(some));
   const all = size(parts);
   if (areKeys(parts, all)) return 0;
   let [at, behind] = [0, 0];
@@ -62,6 +87,13 @@ function keysIn(parts: readonly Part[]): number {
     if (!areKeys(parts.slice(0, i), all - behind)) at = i;
   }
   return at;
+}
+
+/** Where the name begins that stands close behind its keys, which are in another type; 0 for nowhere. */
+function keysBefore(parts: readonly Part[]): number {
+  if (printsKeys(said(parts))) return 0;
+  const at = parts.findIndex(({ soft, font }, i) => i > 0 && soft && font !== parts[i - 1]?.font);
+  return at > 0 && printsKeys(said(parts.slice(0, at))) && !printsKeys(said(parts.slice(at))) ? at : 0;
 }
 
 const said = (parts: readonly Part[]): string =>
@@ -74,5 +106,12 @@ const said = (parts: readonly Part[]): string =>
 function pieceOf(parts: readonly Part[]): Piece {
   const [first] = parts;
   const end = parts.reduce((most, one) => Math.max(most, one.x + one.width), first?.x ?? 0);
-  return { text: said(parts), x: first?.x ?? 0, end, size: first?.size ?? 0, font: first?.font ?? '' };
+  return {
+    text: said(parts),
+    x: first?.x ?? 0,
+    y: first?.y ?? 0,
+    end,
+    size: first?.size ?? 0,
+    font: first?.font ?? '',
+  };
 }

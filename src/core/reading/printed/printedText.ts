@@ -1,8 +1,8 @@
 import { tooMany } from '../forms/tooMany';
 import { MOST_ROWS, UnreadableList } from '../tables';
-import { type Band, type Flow, flowsOf } from './flowsOf';
+import { type Flow, flowsOf } from './flowsOf';
 import { linesOfPage } from './linesOfPage';
-import { type Piece, type PrintedLine, type PrintedPage, printsKeys } from './printed';
+import { type Piece, type PrintedLine, type PrintedPage, printsKeys, type Stretch } from './printed';
 
 /** A row of a flow: what stands in each of its bands, or side by side in its one band. */
 type Row = { readonly cells: (Piece | null)[]; readonly placed: boolean };
@@ -80,7 +80,9 @@ function sectionsOf(lines: readonly PrintedLine[]): readonly (readonly Row[])[] 
       sections.push([{ cells: across, placed: false }]);
     }
     flows.forEach((_, f) => {
-      if (of.includes(f)) parts[f]?.push({ y, pieces: within(f) });
+      const own = within(f);
+      // Lists side by side have lines of their own, which meet on one by chance.
+      if (own.length > 0) parts[f]?.push({ y: own[0]?.y ?? y, pieces: own });
     });
   }
   end();
@@ -95,22 +97,22 @@ function flowOf(piece: Piece, flows: readonly Flow[]): number {
   return within.indexOf(Math.max(...within));
 }
 /** How much of a piece stands in a band, in points; under zero, how far it is from it. */
-const shared = ({ x, end }: Piece, { from, to }: Band): number => Math.min(end, to) - Math.max(x, from);
+const shared = ({ x, end }: Piece, { from, to }: Stretch): number => Math.min(end, to) - Math.max(x, from);
 
 function rowsOf(own: readonly PrintedLine[], { bands, placed }: Flow): Row[] {
   const apart = own.slice(1).map(({ y }, i) => y - (own[i]?.y ?? 0));
   const usual = apart.toSorted((a, b) => a - b)[apart.length >> 1] ?? 0;
-  const small = own.filter(({ pieces }) => BEGINS_SMALL.test(pieces[0]?.text ?? '')).length;
-  const capitals = small < FEW_SMALL * own.length;
+  const small = own.filter(({ pieces }) => BEGINS_SMALL.test(nameIn(pieces)?.text ?? '')).length;
+  const of: Manner = { capitals: small < FEW_SMALL * own.length, keysFirst: hasKeysFirst(own) };
   const rows: Row[] = [];
   own.forEach(({ y, pieces }, i) => {
     const above = rows.at(-1);
-    const goesOn = above && continues(pieces, above, (y - (own[i - 1]?.y ?? 0)) / usual, capitals);
+    const goesOn = above && continues(pieces, above, (y - (own[i - 1]?.y ?? 0)) / usual, of);
     const cells = goesOn ? above.cells : placed ? bands.map(() => null) : [];
     // A word of a name may be one for a key as well, where other keys stand beside it.
     const hasKeys = pieces.length > 1 || cells.some((one) => one !== null && printsKeys(one.text));
     for (const piece of pieces) {
-      const at = placed ? bandOf(piece, bands) : cells.findIndex((one) => one !== null && overlap(one, piece));
+      const at = placed ? bandOf(piece, bands) : cellOf(piece, cells);
       const before = cells[at];
       const alike =
         !before ||
@@ -126,23 +128,52 @@ function rowsOf(own: readonly PrintedLine[], { bands, placed }: Flow): Row[] {
   return rows;
 }
 
+/** How a list is written: whether its names begin with capitals, and whether keys stand before them. */
+type Manner = { readonly capitals: boolean; readonly keysFirst: boolean };
+const nameIn = (pieces: readonly (Piece | null)[]): Piece | undefined =>
+  pieces.find((one) => one !== null && !printsKeys(one.text)) ?? undefined;
+const hasKeysFirst = (own: readonly PrintedLine[]): boolean => {
+  const rows = own.filter(({ pieces }) => pieces.length > 1 && pieces.some((one) => printsKeys(one.text)));
+  return rows.filter(({ pieces }) => printsKeys(pieces[0]?.text ?? '')).length > 0.8 * rows.length;
+};
+/** Which cell of a row a piece of the next line goes on with: what is below it, or its name where those are keys. */
+function cellOf(piece: Piece, cells: readonly (Piece | null)[]): number {
+  const below = cells.findIndex((one) => one !== null && overlap(one, piece));
+  const keysBelow = printsKeys(cells[below]?.text ?? '') && !printsKeys(piece.text);
+  const name = cells.findIndex((one) => one !== null && !printsKeys(one.text));
+  return keysBelow && name >= 0 ? name : below;
+}
+
 /**
  * Whether a line goes on with the row above: nearer to it than rows are to each other and in the same type, or with the
- * keys that had no room beside their name, or with a small letter in a list of capitals.
+ * keys that had no room beside their name, or with a small letter in a list of capitals, or with more of a name where
+ * keys would stand.
  * @param apart how far below it stands, in parts of what rows mostly are apart.
  */
-function continues(pieces: readonly Piece[], { cells }: Row, apart: number, capitals: boolean): boolean {
+function continues(pieces: readonly Piece[], { cells }: Row, apart: number, { capitals, keysFirst }: Manner): boolean {
   const above = cells.filter((one) => one !== null);
   const ofKeys = (one: Piece): boolean => printsKeys(one.text);
   if (pieces.every(ofKeys) && !above.some(ofKeys)) return apart < EQUAL;
   // One of the two has the keys, or neither.
   const once = !pieces.some(ofKeys) || !above.some(ofKeys);
   if (capitals && once && BEGINS_SMALL.test(pieces[0]?.text ?? '')) return apart < EQUAL;
-  return apart < NEAR && above[0]?.font === pieces[0]?.font;
+  if (apart < NEAR && above[0]?.font === pieces[0]?.font) return true;
+  const [more, name] = [nameIn(pieces), nameIn(above)];
+  return (
+    keysFirst &&
+    pieces.length === 1 &&
+    above.length > 1 &&
+    more !== undefined &&
+    name !== undefined &&
+    apart < EQUAL &&
+    more.font === name.font &&
+    more.size === name.size &&
+    more.x < name.x - more.size
+  );
 }
 
 /** The band that a piece stands in for the most part: long ones reach out of theirs. */
-function bandOf(piece: Piece, bands: readonly Band[]): number {
+function bandOf(piece: Piece, bands: readonly Stretch[]): number {
   const within = bands.map((band) => shared(piece, band));
   return within.indexOf(Math.max(...within));
 }
