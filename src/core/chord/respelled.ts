@@ -123,8 +123,10 @@ function hyphened(text: string): string {
   return from > 0 ? `${text.slice(0, from - 1)}+${spaced}` : spaced;
 }
 
-/** The key behind its modifiers, where it stands before some of them. */
+/** The key behind its modifiers, where it stands before some of them: `Z+Ctrl`, `n-ctrl`. */
 function keyLast(text: string): string {
+  const joined = /^([^\s+-]{1,12})-(\p{L}{3,10})$/u.exec(text);
+  if (joined && isModifier(joined[2] ?? '') && !isModifier(joined[1] ?? '')) return `${joined[2]}+${joined[1]}`;
   const words = text.split('+').map((word) => word.trim());
   const keys = words.filter((word) => !isModifier(word));
   if (words.length < 2 || keys.length !== 1 || keys[0] === '' || keys[0] === words.at(-1)) return text;

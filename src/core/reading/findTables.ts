@@ -1,6 +1,6 @@
 import { guessRoles, headOf } from './columnRoles';
 import { jsonTree } from './forms/jsonTree';
-import { lineAt } from './forms/lines';
+import { indentOf, lineAt } from './forms/lines';
 import { looksLikePage } from './forms/looksLikePage';
 import { readAccelerators } from './forms/readAccelerators';
 import { readBindings } from './forms/readBindings';
@@ -238,13 +238,16 @@ function mostlySetIn(text: string): boolean {
   return lines.filter((line) => /^ \s*[^\s|]/u.test(line)).length > 0.6 * lines.length;
 }
 
+const WIDEST_KEYS = 42;
 /** Whether most lines have what stands second in them in one column, behind several blanks. */
 function mostlyInColumns(text: string): boolean {
-  const lines = text.split('\n', 400).filter((line) => /\S\s+\S/u.test(line));
+  const lines = text.split('\n', 400).filter((line) => line.trim().includes(' '));
   const counts = new Map<number, number>();
   for (const line of lines) {
-    const at = /^\S.{0,40}?[ ]{2,}(?=\S)/u.exec(line)?.[0].length;
-    if (at !== undefined) counts.set(at, (counts.get(at) ?? 0) + 1);
+    const gap = line.indexOf('  ');
+    if (gap < 1 || gap > WIDEST_KEYS) continue;
+    const at = gap + indentOf(line.slice(gap));
+    counts.set(at, (counts.get(at) ?? 0) + 1);
   }
   return Math.max(0, ...counts.values()) > 0.6 * lines.length;
 }

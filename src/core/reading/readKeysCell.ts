@@ -106,7 +106,7 @@ function partInManner(part: string, dialect: Dialect, capitals: boolean, strokes
   const shifted = (one: string): string => (capitals && /^\p{Lu}$/u.test(one) ? `Shift+${one}` : one);
   const words = part.split(' ');
   // Strokes, of which the last are letters alone.
-  if (capitals && words.length > 1 && words.every((one) => /^(?:\p{L}|\S+[+-]\S+)$/u.test(one)))
+  if (capitals && words.length > 1 && words.every((one) => /^(?:\p{L}|[^\s+-]+[+-]\S+)$/u.test(one)))
     return words.map(shifted).join(' ');
   const signs = part.match(/<[^<>\s]{1,20}>|\S/gu) ?? [];
   if (signs.length === 1) return shifted(part);

@@ -153,7 +153,9 @@ export function readTable(
     const path = [...table.headings, ...under, ...own, ...steps]
       .filter((step, i, all) => step !== '' && step !== all[i - 1])
       .slice(0, 8);
-    const windows = keysOf(row, roles, manner);
+    const windows = path.some((step) => /\bmouse/iu.test(step))
+      ? withoutButtons(keysOf(row, roles, manner))
+      : keysOf(row, roles, manner);
     const onlyMac = windows.status === 'none' && reader.filled;
     const macs =
       windows.status === 'keys'
@@ -192,9 +194,7 @@ export function readTable(
       if (first?.command)
         out[earlier] = {
           ...first,
-          ...(keys.problems.length > 0
-            ? { result: 'partly', why: [first.why, ...keys.problems].filter((one) => one !== null).join(' ') }
-            : {}),
+          ...(keys.problems.length > 0 ? { result: 'partly', why: withSentences(first.why, keys.problems) } : {}),
           command: { ...first.command, keys: [...new Set([...first.command.keys, ...keys.chords])] },
         };
       say('again', `Stands in row ${first?.line} already; its keys are added there.`, null, {
@@ -228,6 +228,23 @@ function firstOf(cell: string): string {
   const [first, rest] = [cell.slice(0, at), cell.slice(at + 1)];
   return /^\p{Lu}/u.test(rest) && rest.split(' ').length > 3 ? first : cell.replace(/\n/g, ' ');
 }
+
+/** What is said of a row, with further sentences that don't stand there yet. */
+function withSentences(why: string | null, more: readonly string[]): string {
+  return [...new Set(more)].reduce(
+    (said, one) => (said.includes(one) ? said : `${said} ${one}`.trimStart()),
+    why ?? '',
+  );
+}
+
+/** Of keys under something for the mouse: Left and Right are its buttons, Up and Down its wheel. */
+function withoutButtons(found: ReturnType<typeof keysOf>): ReturnType<typeof keysOf> {
+  const chords = found.chords.filter((chord) => !/(?:^|\+)Arrow\p{Lu}\p{Ll}+$/u.test(chord));
+  return chords.length === found.chords.length
+    ? found
+    : { status: chords.length > 0 ? 'keys' : 'unread', chords, problems: [...found.problems, OF_MOUSE] };
+}
+const OF_MOUSE = 'It is for the mouse, so it isn’t kept as keys.';
 
 /** What a column says that a list doesn't have. */
 const NO_CELL = { status: 'none', chords: [], problems: [] } as const;

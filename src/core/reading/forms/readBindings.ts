@@ -13,6 +13,8 @@ const LOOKED_AT = 600;
 /** How lines bind: the word they begin with, if any, and which of the words after it are the keys. */
 type Way = { readonly word: string; readonly at: number };
 type Words = readonly Written[];
+/** How the lines of a file bind: by their words, or keys with blanks between them before a colon. */
+type Ways = ReadonlyMap<string, number> | 'colon';
 
 /**
  * Lines in which keys are bound to commands by a word (`bind KEY COMMAND`, `map -n KEY COMMAND`) or by standing first
@@ -22,8 +24,8 @@ export function readBindings(text: string): RawTables {
   const lines = linesOf(text).filter((line) => line.text.trim() !== '');
   const variables = variablesIn(lines);
   if (lines.length > MOST_ROWS) throw new UnreadableList(tooMany);
-  const ways = waysOf(lines);
-  if (ways.size === 0) return { title: null, format: 'bindings', tables: [] };
+  const ways: Ways = behindColons(lines) ? 'colon' : waysOf(lines);
+  if (ways !== 'colon' && ways.size === 0) return { title: null, format: 'bindings', tables: [] };
   const rows: RawRow[] = [];
   for (const line of lines) {
     const row = rowOf(line, ways);
@@ -40,10 +42,12 @@ export function readBindings(text: string): RawTables {
   };
 }
 
+/** A line that only gives a word a meaning, as in `set $left h`. */
+const SETS = /^\s*set\s+\$\w{1,30}\s/u;
 const MODIFIERS =
   /^(?:ctrl|control|alt|shift|cmd|super|meta|mod\d)(?:\+(?:ctrl|control|alt|shift|cmd|super|meta|mod\d)){0,4}$/iu;
 
-/** Words that stand for modifiers, as in `set $mod Mod4` or `our_mod ctrl+shift`, where lines say nothing else. */
+/** Words that stand for modifiers or a key, as in `set $mod Mod4`, `set $left h` or `our_mod ctrl+shift`, where lines say nothing else. */
 function variablesIn(lines: readonly Line[]): ReadonlyMap<string, string> {
   const found = new Map<string, string>();
   for (const { text } of lines) {
@@ -51,18 +55,17 @@ function variablesIn(lines: readonly Line[]): ReadonlyMap<string, string> {
     const [word = '', held = '', ...more] = text
       .split(/[\s=]+/u)
       .filter((part) => part !== '' && !/^(?:[#;"]+|set(?:-option)?)$/u.test(part));
-    if (more.length === 0 && /^\$?[\p{L}_]{2,30}$/u.test(word) && word !== '$mod' && MODIFIERS.test(held))
+    if (more.length > 0 || !/^\$?[\p{L}_]{2,30}$/u.test(word)) continue;
+    if (MODIFIERS.test(held) ? word !== '$mod' : word.startsWith('$') && SETS.test(text) && isKeys(held))
       found.set(word, held);
   }
   return found;
 }
 
 function withVariables(row: RawRow, variables: ReadonlyMap<string, string>): RawRow {
-  const keys = row.cells[2] ?? '';
-  const word = /^\$?[\p{L}_]{2,30}(?=\+)/u.exec(keys)?.[0];
-  const held = word === undefined ? undefined : variables.get(word);
-  if (row.left !== undefined || held === undefined) return row;
-  return { ...row, cells: [row.cells[0] ?? '', row.cells[1] ?? '', held + keys.slice(word?.length)] };
+  const [place = '', name = '', keys = ''] = row.cells;
+  const told = keys.split('+').map((word) => variables.get(word) ?? word);
+  return row.left !== undefined ? row : { ...row, cells: [place, name, told.join('+')] };
 }
 
 /** Keys that stand alone in a line, with what they do set in below; each such line is a command. */
@@ -80,9 +83,41 @@ function underKeys(line: Line, above: RawRow): RawRow | null {
   };
 }
 
-function rowOf(line: Line, ways: ReadonlyMap<string, number>): RawRow {
+/** Where what is bound stands behind its colon, as in `Mod1 Shift Tab :PrevWindow`; 0 where nothing does. */
+const behindColon = (text: string): number => {
+  const at = text.search(/\s:[\p{L}\p{N}]/u);
+  return at > 0 && at <= LONGEST_KEYS && text.slice(0, at).trim() !== '' ? at + 2 : 0;
+};
+const LONGEST_KEYS = 80;
+const MOUSE_WORD = /\b(?:mouse|button|move|click)\d/iu;
+
+/** Whether most lines bind behind a colon. */
+function behindColons(lines: readonly Line[]): boolean {
+  const bound = lines.slice(0, LOOKED_AT).filter(({ text }) => !/^\s*[#!;]/u.test(text));
+  const some = bound.flatMap(({ text }) => {
+    const at = behindColon(text);
+    return at > 0 ? [text.slice(0, at - 2).trim()] : [];
+  });
+  const keys = some.filter((one) => isKeys(one)).length;
+  return (
+    keys >= 3 &&
+    some.length >= 0.6 * bound.length &&
+    keys + some.filter((one) => MOUSE_WORD.test(one)).length >= 0.8 * some.length
+  );
+}
+
+function rowOf(line: Line, ways: Ways): RawRow {
   const base = { line: line.number, heading: false };
-  // A row of a table binds nothing.
+  if (ways === 'colon') {
+    const at = behindColon(line.text);
+    if (at === 0 || /^\s*[#!;]/u.test(line.text))
+      return { ...base, ...rowCells([partOf(line, 0)]), left: at > 0 ? 'A comment.' : 'Binds no keys.' };
+    const keys = partOf(line, 0, at - 2);
+    const empty = { text: '', span: [keys.span[0], keys.span[0]] } as const;
+    return { ...base, ...rowCells([empty, partOf(line, at), keys]) };
+  }
+  // A row of a table binds nothing, nor does what gives a word its meaning.
+  if (SETS.test(line.text)) return { ...base, ...rowCells([partOf(line, 0)]), left: 'Gives a word its meaning.' };
   if (/^\s*\|.*\|\s*$/u.test(line.text)) return { ...base, ...rowCells([partOf(line, 0)]), left: 'Binds no keys.' };
   const sign = COMMENT.exec(line.text)?.[0] ?? '';
   const commentedOut = sign.trim() !== '';
@@ -178,6 +213,7 @@ function waysOf(lines: readonly Line[]): ReadonlyMap<string, number> {
     const first = words[0]?.text ?? '';
     if (words.length < 2) continue;
     if (comment !== '' && /\s$/u.test(comment)) continue;
+    if (SETS.test(line.text)) continue;
     told++;
     if (isKeys(first) && !/^:?=$/u.test(words[1]?.text ?? '')) bare++;
     const rest = words.slice(1).filter((one) => !/^-+[a-z]+$/iu.test(one.text));

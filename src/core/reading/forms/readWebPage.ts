@@ -312,7 +312,9 @@ function isHidden(element: Element): boolean {
     ({ name, value }) =>
       name === 'hidden' ||
       (name === 'style' && /display\s*:\s*none/i.test(value)) ||
-      (name === 'aria-hidden' && value === 'true'),
+      (name === 'aria-hidden' && value === 'true') ||
+      // In manuals: only where the help is read on another desktop than usual.
+      (name === 'if:test' && value.startsWith('platform:')),
   );
 }
 
