@@ -8,10 +8,11 @@ export type ParsedChords = {
   readonly problems: readonly { readonly part: string; readonly message: string }[];
 };
 
+const SLASH = /(?<=[^+\-\s⌘⌥⇧⌃⊞])\s*\/\s*/u;
 const SPLITTERS: readonly RegExp[] = [
   / ?\n ?|(?<=[^\s,+-]), (?:or|oder|ou|o|and also) | (?:or|oder|ou|o|and also|and(?= \S{2})) | \/ /iu,
   /(?<=[^+\-\s⌘⌥⇧⌃⊞])\s*(?:[;|]\s*|,\s+)/u,
-  /(?<=[^+\-\s⌘⌥⇧⌃⊞])\s*\/\s*/u,
+  SLASH,
   /,\s+/u,
   /(?<=[^+\-\s⌘⌥⇧⌃⊞]),(?=\S)/u,
 ];
@@ -46,14 +47,28 @@ function parsePart(text: string, dialect: Dialect): ParsedChords {
   const whole = parseChord(text, dialect);
   if (whole.ok) return { chords: [whole.chord], problems: [] };
   for (const splitter of NAMED_KEYS.test(text.trim()) ? [...SPLITTERS, / /u] : SPLITTERS) {
-    const parts = withModifiers(text.split(splitter).filter((part) => part.trim() !== ''));
-    if (parts.length < 2) continue;
+    const split = text.split(splitter).filter((part) => part.trim() !== '');
+    if (split.length < 2) continue;
+    const side = splitter === SLASH ? sideBySide(text, dialect) : null;
+    if (side) return side;
+    const parts = withModifiers(split, splitter === SLASH && !text.includes(' '));
     const read = parts.map((part) => parseFolded(part, dialect));
     return { chords: read.flatMap((one) => one.chords), problems: read.flatMap((one) => one.problems) };
   }
   const strokes = inStrokes(text.trim(), dialect);
   if (strokes) return { chords: [strokes], problems: [] };
   return { chords: [], problems: [{ part: whole.part, message: whole.message }] };
+}
+
+/** Alternatives with blanks between them, of which some have a slash themselves: `Alt-f/b Shift-right/left`. */
+function sideBySide(text: string, dialect: Dialect): ParsedChords | null {
+  const words = text.trim().split(' ');
+  if (words.length < 2 || words.some((word) => /^[/+-]$/u.test(word))) return null;
+  const read = words.map((word) => parseFolded(word, dialect));
+  return read.every((one) => one.problems.length === 0 && one.chords.every((chord) => !chord.hold)) &&
+    words.some((word) => /.\/./u.test(word))
+    ? { chords: read.flatMap((one) => one.chords), problems: [] }
+    : null;
 }
 
 /** Strokes one after the other, where the first is a chord, or all are single letters, digits or Esc: `C-x s`, `g i`. */
@@ -73,14 +88,15 @@ function inStrokes(text: string, dialect: Dialect): Chord | null {
 /**
  * What is said once stands before each key of `Ctrl+Left/Right`, `Ctrl+[ or ]` and `Ctrl+E [; ]`: modifiers, or the
  * strokes that lead to it.
+ * @param joined whether nothing but a slash stands between them, as in `Ctrl-f/b`.
  */
-function withModifiers(parts: readonly string[]): readonly string[] {
+function withModifiers(parts: readonly string[], joined: boolean): readonly string[] {
   const [, strokes = '', modifiers = '', key = ''] =
     /^((?:[^\s+-]{1,12}[+-]\S{1,12} ){0,3})((?:[\p{L}\d]+ ?[+-] ?)*)([^\p{L}\d\s]|[\p{L}\d][\p{L}\d ]*)$/u.exec(
       parts[0]?.trim() ?? '',
     ) ?? [];
   if (strokes + modifiers === '' || parts.length < 2) return parts;
-  const kind = kindOf(key.trim()) ?? (modifiers === '' && /^\p{L}$/u.test(key) ? 'letter' : null);
+  const kind = kindOf(key.trim()) ?? ((modifiers === '' || joined) && /^\p{L}$/u.test(key) ? 'letter' : null);
   if (kind === null) return parts;
   const alike = (part: string): boolean => (kind === 'letter' ? /^\p{L}$/u.test(part) : kindOf(part) === kind);
   return parts.map((part, i) => (i > 0 && alike(part.trim()) ? `${strokes}${modifiers}${part.trim()}` : part));
@@ -91,6 +107,7 @@ function kindOf(word: string): string | null {
   if (/^(?:left|right|up|down|(?:left|right|up|down) arrow|arrow ?(?:left|right|up|down)|[←→↑↓])$/iu.test(word))
     return 'arrow';
   if (/^(?:pg ?(?:up|dn|down)|page ?(?:up|down)|home|end)$/iu.test(word)) return 'page';
+  if (/^(?:del(?:ete)?|back ?space|bksp)$/iu.test(word)) return 'erasing';
   return /^[^\p{L}\p{N}\s]$/u.test(word) ? 'sign' : null;
 }
 

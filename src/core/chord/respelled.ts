@@ -1,3 +1,4 @@
+import { readKey } from './keyNames';
 import { MODIFIER_WORDS } from './modifierWords';
 
 const isModifier = (word: string): boolean => MODIFIER_WORDS[word.toLowerCase()] !== undefined;
@@ -29,6 +30,7 @@ export function respelled(text: string): string {
   let rest = unbracketed(text.replace(/\bISO[_ ]Left[_ ]Tab\b/iu, /shift/iu.test(text) ? 'Tab' : 'Shift+Tab'))
     .replace(/^\$(?:mod|super|win)\b/iu, 'Meta')
     .replace(/^os(?=\+)/iu, 'Meta')
+    .replace(/^SH(?=[+-]\S)/u, 'Shift')
     // The key first, its modifiers numbered.
     .replace(/^([A-Z\d]{1,12})((?:_(?:SHIFT|MOD[12]))+)$/u, (_, key: string, held: string) =>
       [...held.matchAll(/SHIFT|MOD[12]/gu)]
@@ -50,7 +52,8 @@ export function respelled(text: string): string {
     if (!next) break;
     return `${glued[0]}+${respelled(after)}`;
   }
-  return keyLast(hyphened(rest));
+  const [, key = '', held = ''] = /^([^\s+-]{1,12})-(\p{L}{3,10})$/u.exec(rest) ?? [];
+  return isModifier(held) && !isModifier(key) ? `${held}+${key}` : keyLast(hyphened(rest));
 }
 
 const ESCAPED: Readonly<Record<string, string>> = { C: 'Ctrl', M: 'Alt', S: 'Shift' };
@@ -60,6 +63,8 @@ const ESCAPED: Readonly<Record<string, string>> = { C: 'Ctrl', M: 'Alt', S: 'Shi
  * else, such as the codes that terminals send for their keys.
  */
 export function escapedStrokes(text: string): string | null {
+  // A whole name behind the sign is one key.
+  if (/^\^\p{L}{2,}$/u.test(text) && readKey(text.slice(1), false) !== null) return null;
   if (!/^(?:\\[CMSeE]|\^.)/u.test(text) || text.length < 3 || text.length > 24 || /[⌘⌥⇧⌃]/u.test(text)) return null;
   const strokes: string[] = [];
   let rest = text;
@@ -125,8 +130,6 @@ function hyphened(text: string): string {
 
 /** The key behind its modifiers, where it stands before some of them: `Z+Ctrl`, `n-ctrl`. */
 function keyLast(text: string): string {
-  const joined = /^([^\s+-]{1,12})-(\p{L}{3,10})$/u.exec(text);
-  if (joined && isModifier(joined[2] ?? '') && !isModifier(joined[1] ?? '')) return `${joined[2]}+${joined[1]}`;
   const words = text.split('+').map((word) => word.trim());
   const keys = words.filter((word) => !isModifier(word));
   if (words.length < 2 || keys.length !== 1 || keys[0] === '' || keys[0] === words.at(-1)) return text;

@@ -243,7 +243,12 @@ const WIDEST_KEYS = 42;
 function mostlyInColumns(text: string): boolean {
   const lines = text.split('\n', 400).filter((line) => line.trim().includes(' '));
   const counts = new Map<number, number>();
+  const words = new Map<string, number>();
   for (const line of lines) {
+    const [word = ''] = line.split(/\s/u, 1);
+    words.set(word, (words.get(word) ?? 0) + 1);
+    // A word that most lines begin with binds.
+    if ((words.get(word) ?? 0) > 0.5 * lines.length) return false;
     const gap = line.indexOf('  ');
     if (gap < 1 || gap > WIDEST_KEYS) continue;
     const at = gap + indentOf(line.slice(gap));

@@ -11,10 +11,19 @@ export type Manner = {
   readonly strokes: boolean;
   /** Whether keys with blanks or commas between them are pressed one or the other, or one after the other; null: as usual. */
   readonly apart: 'either' | 'in turn' | null;
+  /** Whether those with commas are pressed one or the other, though those with blanks are in turn. */
+  readonly commas: boolean;
   /** Whether a lone `-` or `?` is the key, as other signs stand alone too; otherwise it says that there are none. */
   readonly signs: boolean;
 };
-export const PLAIN_MANNER: Manner = { dialect: 'windows', capitals: false, strokes: false, apart: null, signs: false };
+export const PLAIN_MANNER: Manner = {
+  dialect: 'windows',
+  capitals: false,
+  strokes: false,
+  apart: null,
+  commas: false,
+  signs: false,
+};
 
 const MOST_LOOKED_AT = 4000;
 /** A cell with more in it tells many ways at once, and no manner. */
@@ -51,10 +60,15 @@ export function mannerOf(cells: readonly string[]): Manner {
     capitals,
     strokes,
     apart: apartIn(looked),
+    commas: hasStrokes(looked),
     // Where letters alone are keys, the one question mark among them is as well: it mostly asks for help.
     signs: lone > 0 && ((others > 0 && lone <= 4 + others) || (lone === asked && asked <= 2 && singles >= 4)),
   };
 }
+
+/** Whether several cells have strokes with a modifier each, or the first of them, and only blanks between them. */
+const hasStrokes = (cells: readonly string[]): boolean =>
+  cells.filter((cell) => /^\S+[+-]\S+ \S+$/u.test(cell) && !/[,;]/u.test(cell) && parseChord(cell).ok).length >= 3;
 
 /**
  * How keys that stand apart in a cell are meant. Where the same one comes first in several cells it leads to others; where

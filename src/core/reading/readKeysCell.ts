@@ -72,8 +72,8 @@ function readCell(text: string, dialect: Dialect, manner: Manner): KeysCell {
 }
 
 /** A cell in plain words, where its list means Shift by capitals or writes strokes side by side. */
-function inManner(cell: string, dialect: Dialect, { capitals, strokes, apart }: Manner): string {
-  const parted = apart === null ? cell : partedIn(cell, dialect, apart);
+function inManner(cell: string, dialect: Dialect, { capitals, strokes, apart, commas }: Manner): string {
+  const parted = apart === null ? cell : partedIn(cell, dialect, apart, commas);
   if (!capitals && !strokes) return parted;
   return parted
     .split(/(, |\n| or | \/ | then )/u)
@@ -82,15 +82,20 @@ function inManner(cell: string, dialect: Dialect, { capitals, strokes, apart }: 
 }
 
 /** Keys with blanks or commas between them as lines, or as strokes. */
-function partedIn(cell: string, dialect: Dialect, apart: 'either' | 'in turn'): string {
+function partedIn(cell: string, dialect: Dialect, apart: 'either' | 'in turn', commas: boolean): string {
   if (cell.includes('\n')) {
     const lines = cell.split('\n');
     return apart === 'in turn' && lines.every((line) => parseChord(line, dialect).ok) ? lines.join(' then ') : cell;
   }
   // Commas part ways to do it where some of these take several strokes.
   const ways = cell.split(/(?<![+-]), /u);
-  if (apart === 'in turn' && ways.length > 1 && !/\bor\b/u.test(cell) && ways.some((way) => way.includes(' ')))
-    return ways.map((way) => partedIn(way, dialect, apart)).join('\n');
+  if (
+    apart === 'in turn' &&
+    ways.length > 1 &&
+    !/\bor\b/u.test(cell) &&
+    (commas || ways.some((way) => way.includes(' ')))
+  )
+    return ways.map((way) => partedIn(way, dialect, apart, commas)).join('\n');
   const parts = cell.split(apart === 'either' ? / +/u : /,? +/u);
   const plain = apart === 'either' ? cell : cell.replace(/, /gu, ' ');
   if (parts.length < 2 || parts.length > 6 || /,|\n|; |\bor\b| [/|+-] /u.test(plain)) return cell;

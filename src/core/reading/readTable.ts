@@ -153,9 +153,7 @@ export function readTable(
     const path = [...table.headings, ...under, ...own, ...steps]
       .filter((step, i, all) => step !== '' && step !== all[i - 1])
       .slice(0, 8);
-    const windows = path.some((step) => /\bmouse/iu.test(step))
-      ? withoutButtons(keysOf(row, roles, manner))
-      : keysOf(row, roles, manner);
+    const windows = underHeading(path, keysOf(row, roles, manner), manner);
     const onlyMac = windows.status === 'none' && reader.filled;
     const macs =
       windows.status === 'keys'
@@ -235,6 +233,15 @@ function withSentences(why: string | null, more: readonly string[]): string {
     (said, one) => (said.includes(one) ? said : `${said} ${one}`.trimStart()),
     why ?? '',
   );
+}
+
+/** Keys as what stands above them says: behind those that lead to all of them, as in `Documentation (prefix C-c C-d)`. */
+function underHeading(path: readonly string[], found: ReturnType<typeof keysOf>, manner: Manner): typeof found {
+  if (path.some((step) => /\bmouse/iu.test(step))) return withoutButtons(found);
+  const said = path.flatMap((step) => /\bprefix:? ([^()]{1,30})\)$/iu.exec(step)?.[1] ?? []).at(-1);
+  const lead = said === undefined ? [] : readKeysCell(said, manner.dialect, manner).chords;
+  if (lead.length !== 1 || lead[0]?.startsWith('hold:')) return found;
+  return { ...found, chords: found.chords.map((chord) => (chord.startsWith('hold:') ? chord : `${lead[0]} ${chord}`)) };
 }
 
 /** Of keys under something for the mouse: Left and Right are its buttons, Up and Down its wheel. */

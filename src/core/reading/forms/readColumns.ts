@@ -1,5 +1,6 @@
 import { trimEnd } from '../../text/trimEnd';
 import { readsAsKeys } from '../columnRoles';
+import { keyRange } from '../keyRange';
 import { readKeysCell } from '../readKeysCell';
 import { HEADS, MOST_COLUMNS, type RawRow, type RawTables } from '../tables';
 import { partOf, rowCells, type Written } from './cells';
@@ -82,6 +83,11 @@ export function readColumns(text: string): RawTables {
       const ends: boolean = ruler !== null && (next?.text ?? '').trim() === '';
       ruler = ends ? null : ruled;
       if (ends) found.under(headings);
+      continue;
+    }
+    // A heading stands alone: several lines that begin so are comments.
+    if (/^#/u.test(line.text) && [lines[i - 1], next].some((other) => /^#/u.test(other?.text ?? ''))) {
+      found.add(leftOf(line, 'A comment.'));
       continue;
     }
     const term = ruler === null ? termOf(line, next) : null;
@@ -200,7 +206,17 @@ function partsOf(line: Line, at: readonly number[] | null): Parts {
     GAP.lastIndex = from;
   }
   if (from < body.length) parts.push({ ...partOf(line, from, body.length), column: columnAt(line.text, from) });
-  return { line, parts };
+  return { line, parts: withRange(line, parts) };
+}
+
+/** Parts of which the first two are the ends of a range of keys, such as `Alt-1 ... Alt-9`, with that as one. */
+function withRange(line: Line, parts: Parts['parts']): Parts['parts'] {
+  const [first, last, ...rest] = parts;
+  if (!first || !last || rest.length === 0) return parts;
+  const [from, to] = [first.span[0] - line.from, last.span[1] - line.from];
+  const between = line.text.slice(first.span[1] - line.from, last.span[0] - line.from);
+  if (!/\.{3}|…/u.test(between) || keyRange(`${first.text} ... ${last.text}`) === null) return parts;
+  return [{ ...partOf(line, from, to), column: first.column }, ...rest];
 }
 
 const [FEW_LINES, MOST_SEEN] = [4, 4000];

@@ -14,7 +14,7 @@ export type Flow = {
  * list begins anew where names follow keys as they did before, or where a band has both by itself.
  */
 export function flowsOf(lines: readonly PrintedLine[]): readonly Flow[] {
-  const bands = bandsOf(lines).map((band) => ({ band, kind: kindOf(band, lines) }));
+  const bands = listsIn(lines).map((band) => ({ band, kind: kindOf(band, lines) }));
   const flows: { band: Stretch; kind: Kind }[][] = [];
   bands.forEach((one, i) => {
     const flow = flows.at(-1);
@@ -40,9 +40,18 @@ const isWhole = (flow: readonly { readonly kind: Kind }[]): boolean =>
 /** Whether a piece stands in a band alone. */
 const standsIn = ({ x, end }: Piece, { from, to }: Stretch): boolean => x >= from - STEP && end <= to + STEP;
 
-function bandsOf(lines: readonly PrintedLine[]): readonly Stretch[] {
+/** Where more of the page is written across, and lists stand side by side all the same. */
+const SOME = 0.1;
+/** The bands of a page; where all is one in which lines have keys twice, more may reach over what parts them. */
+function listsIn(lines: readonly PrintedLine[]): readonly Stretch[] {
+  const bands = bandsOf(lines);
+  const twice = lines.filter(({ pieces }) => pieces.filter((one) => printsKeys(one.text)).length > 1).length;
+  return bands.length === 1 && twice > 0.2 * lines.length ? bandsOf(lines, SOME) : bands;
+}
+
+function bandsOf(lines: readonly PrintedLine[], part?: number): readonly Stretch[] {
   const pieces = lines.flatMap((line) => line.pieces);
-  const bands = stretchesOf(pieces, lines.length);
+  const bands = stretchesOf(pieces, lines.length, part);
   if (bands.length > MOST_COLUMNS) return [{ from: 0, to: WIDEST }];
   // Where only ends of titles stand is no column.
   return bands.filter((band) => pieces.some((one) => standsIn(one, band)));

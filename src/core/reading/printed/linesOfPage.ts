@@ -60,10 +60,10 @@ function piecesOf(items: readonly PrintedItem[], gutters: readonly number[]): re
     const blank = gap > BLANK * em || item.text.startsWith(' ') || (before?.text.endsWith(' ') ?? false);
     const soft = gap > WIDE * em || (blank && before?.font !== item.font);
     const part: Part = { ...item, joint: blank ? ' ' : '', soft };
+    const crossed = gap > WIDE * em && gutters.some((at) => item.x - gap <= at && at <= item.x);
     // Caps of one chord may stand apart as far, on many lines below each other.
-    const holds = before !== undefined && MODIFIER_WORDS[before.text.trim().toLowerCase()] !== undefined;
-    const crossed = !holds && gap > WIDE * em && gutters.some((at) => item.x - gap <= at && at <= item.x);
-    if (!parts || crossed || gap > APART * em) pieces.push([part]);
+    const apart = gap > APART * em || (crossed && !(before && oneChord(before.text, item.text)));
+    if (!parts || apart) pieces.push([part]);
     else parts.push(part);
   }
   return pieces.flatMap((parts) => {
@@ -71,6 +71,11 @@ function piecesOf(items: readonly PrintedItem[], gutters: readonly number[]): re
     return at === 0 ? [pieceOf(parts)] : [pieceOf(parts.slice(0, at)), pieceOf(parts.slice(at))];
   });
 }
+
+/** Whether two runs are of one chord: a modifier and what follows it, keys and the word that says they are held. */
+const oneChord = (before: string, after: string): boolean =>
+  MODIFIER_WORDS[before.trim().toLowerCase()] !== undefined ||
+  /^\(?(?:hold|held|halten|maintenir|mantener)\b/iu.test(after);
 
 /** Where the keys begin that stand close behind what they are for, where there is little room; 0 for nowhere. */
 function keysIn(parts: readonly Part[]): number {

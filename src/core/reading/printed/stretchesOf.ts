@@ -2,14 +2,20 @@ import type { Stretch } from './printed';
 
 /** In points: how finely a page is looked at, and how wide a gutter is at least. */
 export const [STEP, GUTTER] = [2, 7];
-/** So many of the lines may reach over a gutter: titles, and what is written across. */
-const mayCross = (lines: number): number => (lines < 5 ? 0 : lines < 12 ? 1 : Math.max(2, Math.floor(0.05 * lines)));
+/** Such a part of the lines may reach over a gutter: titles, and what is written across. */
+const FEW = 0.05;
+const mayCross = (lines: number, part: number): number =>
+  lines < 5 ? 0 : lines < 12 ? 1 : Math.max(2, Math.floor(part * lines));
 export const WIDEST = 20_000;
 
-/** Where text stands on a page, from left to right: between two stretches hardly any of its lines has any. */
+/**
+ * Where text stands on a page, from left to right: between two stretches hardly any of its lines has any.
+ * @param part which part of the lines is hardly any.
+ */
 export function stretchesOf(
   texts: readonly { readonly x: number; readonly end: number }[],
   lines: number,
+  part: number = FEW,
 ): readonly Stretch[] {
   const last = texts.reduce((most, { end }) => Math.max(most, Math.min(WIDEST, end)), 0);
   // How many begin less how many end at each step, then how many are there.
@@ -22,7 +28,7 @@ export function stretchesOf(
     covered[to] = (covered[to] ?? 0) - 1;
   }
   for (let at = 1; at < covered.length; at++) covered[at] = (covered[at] ?? 0) + (covered[at - 1] ?? 0);
-  const few = mayCross(lines);
+  const few = mayCross(lines, part);
   const stretches: { from: number; to: number }[] = [];
   covered.forEach((count, at) => {
     if (count <= few) return;
