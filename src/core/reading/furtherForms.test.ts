@@ -73,6 +73,99 @@ const TEXTS: readonly (readonly [what: string, text: string, commands: readonly 
       'one word left: Shift+ArrowLeft',
     ],
   ],
+  [
+    'words that are set to stand for keys, told from what binds',
+    'set $mod Mod4\nset $left h\nset $ws1 "1"\nbindsym $mod+$left focus left\nbindsym $mod+Left focus left\nbindsym $mod+Shift+$left move left\nbindsym $left shrink\n',
+    ['focus left: Meta+H, Meta+ArrowLeft', 'move left: Shift+Meta+H', 'shrink: H'],
+  ],
+  [
+    'keys with blanks between them, what they do behind a colon',
+    '! keys of windows\nMod1 Tab :NextWindow {groups}\nMod1 Shift Tab :PrevWindow\nControl Mod1 Delete :Exit\nMod4 1 :Tab 1\n# Mod4 2 :Tab 2\n',
+    ['NextWindow {groups}: Alt+Tab', 'PrevWindow: Alt+Shift+Tab', 'Exit: Mod+Alt+Delete', 'Tab 1: Meta+1'],
+  ],
+  [
+    'what is bound behind a sign of equality, and a blank in quotes',
+    '# bind "KEYMAP" "KEYS"\nbind "main" "PageDown" = "page-down"\nbind "main" " " = "page-down"\nbind "main" "Ctrl-R" = "reload"\nbind "edit" "Esc" = "leave"\n',
+    ['page-down: PageDown, Space', 'reload: Mod+R', 'leave: Escape'],
+  ],
+  [
+    'keys that fill their column, several in one, none, and a range',
+    `Quivers\n-------\n${[
+      ['f', 'FIRE'],
+      ['Q', 'QUIVER'],
+      ['g, ,', 'PICK_UP'],
+      ['Shift+Tab', 'TURN_BACK'],
+      ['<unbound>', 'WIELD'],
+      ['^D, ~', 'RECORD'],
+      ['?', 'HELP'],
+      ['q', 'QUAFF'],
+      ['F', 'THROW'],
+      ['#', 'DUMP'],
+    ]
+      .map(([keys = '', name]) => `${keys.padEnd(9)} ${name}`)
+      .join('\n')}\nALT-1 ... ALT-3      SCREEN\n`,
+    [
+      ...['FIRE: F', 'QUIVER: Shift+Q', 'PICK_UP: G, ,', 'TURN_BACK: Shift+Tab', 'WIELD: ', 'RECORD: Mod+D, ~'],
+      ...['HELP: ?', 'QUAFF: Q', 'THROW: Shift+F', 'DUMP: #', 'SCREEN: Alt+1, Alt+2, Alt+3'],
+    ],
+  ],
+  [
+    'tables with their title in the first row, and signs between the columns; what leads to other pages left out',
+    `<table summary="Navigation header"><tr><th colspan="3">Keys</th></tr><tr><td><a accesskey="p" href="a">Prev</a></td><td>Part</td><td><a accesskey="n" href="b">Next</a></td></tr></table>${[
+      ['Befehle', 'Ctrl + B', 'Zweig anlegen', 'T / Ctrl + T', 'Dateien finden', '?', 'Tastenkürzel'],
+      ['Navigation', 'J / Alt + J', 'Nach unten', 'L', 'Nach rechts', 'H', 'Nach links'],
+    ]
+      .map(
+        ([title, ...cells]) =>
+          `<table><tr><td></td><td></td><td>${title}</td></tr>${[0, 2, 4]
+            .map((i) => `<tr><td>${cells[i]}</td><td>:</td><td>${cells[i + 1]}</td></tr>`)
+            .join('')}</table>`,
+      )
+      .join(
+        '',
+      )}<div class="navfooter"><table><tr><td><a rel="prev" href="a">Prev</a></td><td><a href="u">Up</a></td></tr><tr><td>Works</td><td><a href="h">Home</a></td></tr></table></div>`,
+    [
+      ...['Zweig anlegen: Mod+B', 'Dateien finden: T, Mod+T', 'Tastenkürzel: ?'],
+      ...['Nach unten: J, Alt+J', 'Nach rechts: L', 'Nach links: H'],
+    ],
+  ],
+  [
+    'a table of a page in which some name no key, beside others like it',
+    `<table>${['C+n=New', 'C+o=Open', 'C+w=Close', 'C+e C+w=Close all', 'C+s=Save']
+      .map((one) => `<tr><td>${one.replace('=', '</td><td>')}</td></tr>`)
+      .join('')}</table><h2>Marks</h2><table>${[
+      'C+e C+m=Mark',
+      'C+t key=Mark by a key',
+      'C+y key=Go to a mark',
+      'C+u key=Select to it',
+      'C+k key=Swap',
+    ]
+      .map((one) => `<tr><td>${one.replace('=', '</td><td>')}</td></tr>`)
+      .join('')}</table>`,
+    ['New: Mod+N', 'Open: Mod+O', 'Close: Mod+W', 'Close all: Mod+E Mod+W', 'Save: Mod+S', 'Mark: Mod+E Mod+M'],
+  ],
+  [
+    'keys under a heading that says what leads to them, commas parting ways',
+    'Documentation (prefix C-c C-d):\n\n   C-a, a     Apropos\n   C-d, d     Describe\n\nGeneral:\n\n   C-x C-e    Evaluate\n   C-c C-k    Compile\n   C-c C-z    Switch\n',
+    [
+      ...['Apropos: Mod+C Mod+D Mod+A, Mod+C Mod+D A', 'Describe: Mod+C Mod+D Mod+D, Mod+C Mod+D D'],
+      ...['Evaluate: Mod+X Mod+E', 'Compile: Mod+C Mod+K', 'Switch: Mod+C Mod+Z'],
+    ],
+  ],
+  [
+    'what holds on another desktop, left out of a manual',
+    `<page xmlns="http://projectmallard.org/1.0/" xmlns:if="http://projectmallard.org/if/1.0/"><table>${[
+      [
+        '<p if:test="!platform:old"><keyseq><key>Super</key><key>A</key></keyseq></p><p if:test="platform:old"><keyseq><key>Ctrl</key><key>A</key></keyseq></p>',
+        'Show all',
+      ],
+      ['<p><keyseq><key>Alt</key><key>F2</key></keyseq></p>', 'Run one'],
+      ['<p><key>Print</key></p>', 'Take a picture'],
+    ]
+      .map(([keys, name]) => `<tr><td>${keys}</td><td><p>${name}</p></td></tr>`)
+      .join('')}</table></page>`,
+    ['Show all: Meta+A', 'Run one: Alt+F2', 'Take a picture: PrintScreen'],
+  ],
 ];
 
 describe('lists as programs of all trades write them', () => {
@@ -82,6 +175,27 @@ describe('lists as programs of all trades write them', () => {
       command && result === 'used' ? [`${command.name}: ${command.keys.join(', ')}`] : [],
     );
     expect([sure, doubt]).toEqual([commands, null]);
+  });
+
+  it('have buttons of a mouse under its name, which are no keys', () => {
+    const bound = (kind: string, ...pairs: string[]) =>
+      `<${kind}>${pairs.map((one) => `<bind key="${one.replace('=', '"><action name="')}"/></bind>`).join('')}</${kind}>`;
+    const { rows } = readCommandList(
+      `<bindings>${bound('keyboard', 'A-F4=Close', 'W-d=Show', 'A-Tab=Next', 'C-A-Left=Back')}${bound('mouse', 'Left=Press', 'A-Left=Drag', 'W-F2=Both')}</bindings>`,
+    );
+    expect(
+      rows.flatMap(({ command, why }) =>
+        command ? [[command.name, command.keys.join(), why?.split('.')[0] ?? '']] : [],
+      ),
+    ).toEqual([
+      ['Close', 'Alt+F4', ''],
+      ['Show', 'Meta+D', ''],
+      ['Next', 'Alt+Tab', ''],
+      ['Back', 'Mod+Alt+ArrowLeft', ''],
+      ['Press', '', 'It is for the mouse, so it isn’t kept as keys'],
+      ['Drag', '', 'It is for the mouse, so it isn’t kept as keys'],
+      ['Both', 'Meta+F2', ''],
+    ]);
   });
 
   it('are doubted where nothing in them has keys, where names hold them, begin alike or are the same', () => {

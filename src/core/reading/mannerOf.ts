@@ -62,7 +62,7 @@ export function mannerOf(cells: readonly string[]): Manner {
     apart: apartIn(looked),
     commas: hasStrokes(looked),
     // Where letters alone are keys, the one question mark among them is as well: it mostly asks for help.
-    signs: lone > 0 && ((others > 0 && lone <= 4 + others) || (lone === asked && asked <= 2 && singles >= 4)),
+    signs: lone > 0 && ((others > 0 && lone <= 4 + others) || (lone === asked && asked <= 2 && singles >= 3)),
   };
 }
 

@@ -47,6 +47,7 @@ export function readKeysCell(text: string, dialect: Dialect, manner: Manner = PL
 function readCell(text: string, dialect: Dialect, manner: Manner): KeysCell {
   const bare = text.trim();
   if ((bare === '-' || bare === '?') && manner.signs) return { status: 'keys', chords: [bare], problems: [] };
+  if (/^(["']) \1$/u.test(bare)) return { status: 'keys', chords: ['Space'], problems: [] };
   // A lone hyphen is how most lists say "nothing"; the hyphen key itself is written "minus" or stands with a modifier.
   if (bare === '' || NO_KEYS.test(bare) || /^(?:""|''|\(\)|\{\}|<>|\[\]|\[(?:""|'')\]|@\w+ \[\])$/u.test(bare))
     return { status: 'none', chords: [], problems: [] };

@@ -261,6 +261,18 @@ describe('keys as they are written', () => {
       ['-', 'Plus', '*', '?'],
       ['', 'Mod+S', '', ''],
     ]);
+    // Hardly any letter is a capital, which then means Shift, in strokes as well; commas part what takes several of them.
+    expect(
+      read(...['d', 'l', 'n', 'q', 'C-c C-d a', 'C-c C-w z', 'C-x h', 'C-h m', 'C-c C-d p', 'C-c E']).slice(-2),
+    ).toEqual(['Mod+C Mod+D P', 'Mod+C Shift+E']);
+    expect(read('M-tab, C-c C-i, C-M-i', 'C-c C-s', 'C-c M-i', 'C-c C-q', 'C-c M-q')[0]).toBe(
+      'Alt+Tab | Mod+C Mod+I | Mod+Alt+I',
+    );
+    // The one question mark among letters asks for help.
+    expect([read('h', 'j', 'k', '?'), read('Ctrl+H', 'Ctrl+J', '?')]).toEqual([
+      ['H', 'J', 'K', '?'],
+      ['Mod+H', 'Mod+J', ''],
+    ]);
   });
 });
 

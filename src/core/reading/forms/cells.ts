@@ -16,7 +16,8 @@ export function partOf(line: Line, from: number, to = line.text.length): Written
 /** A cell without the quotes or backticks around all of it. */
 export function unquoted({ text, span: [from, to] }: Written): Written {
   const bare = /^(["'`])(.*)\1$/su.exec(text)?.[2];
-  if (bare === undefined || to - from < 2) return { text, span: [from, to] };
+  // A blank alone says something only by its quotes.
+  if (bare === undefined || bare === ' ' || to - from < 2) return { text, span: [from, to] };
   // What is quoted may have its quotes and backslashes escaped.
   return { text: text.startsWith('"') ? bare.replace(/\\(["\\])/gu, '$1') : bare, span: [from + 1, to - 1] };
 }

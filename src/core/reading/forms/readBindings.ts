@@ -24,7 +24,7 @@ export function readBindings(text: string): RawTables {
   const lines = linesOf(text).filter((line) => line.text.trim() !== '');
   const variables = variablesIn(lines);
   if (lines.length > MOST_ROWS) throw new UnreadableList(tooMany);
-  const ways: Ways = behindColons(lines) ? 'colon' : waysOf(lines);
+  const ways: Ways = behindColons(lines) ? 'colon' : waysOf(lines, variables);
   if (ways !== 'colon' && ways.size === 0) return { title: null, format: 'bindings', tables: [] };
   const rows: RawRow[] = [];
   for (const line of lines) {
@@ -62,10 +62,18 @@ function variablesIn(lines: readonly Line[]): ReadonlyMap<string, string> {
   return found;
 }
 
+/** Keys with what their words stand for. */
+const resolved = (keys: string, variables: ReadonlyMap<string, string>): string =>
+  variables.size === 0
+    ? keys
+    : keys
+        .split('+')
+        .map((word) => variables.get(word) ?? word)
+        .join('+');
+
 function withVariables(row: RawRow, variables: ReadonlyMap<string, string>): RawRow {
   const [place = '', name = '', keys = ''] = row.cells;
-  const told = keys.split('+').map((word) => variables.get(word) ?? word);
-  return row.left !== undefined ? row : { ...row, cells: [place, name, told.join('+')] };
+  return row.left !== undefined ? row : { ...row, cells: [place, name, resolved(keys, variables)] };
 }
 
 /** Keys that stand alone in a line, with what they do set in below; each such line is a command. */
@@ -127,7 +135,8 @@ function rowOf(line: Line, ways: Ways): RawRow {
     const way = wayFor(words, ways);
     if (!way || (skipped !== '' && /^\s*#+\s/u.test(sign) && !ways.has(words[0]?.text ?? ''))) continue;
     const keys = words[way.at];
-    const after = words.slice(way.at + 1);
+    const behind = words.slice(way.at + 1);
+    const after = way.word !== '' && behind[0]?.text === '=' ? behind.slice(1) : behind;
     // An assignment is for whoever reads those; a comment sign is no key where it begins a comment.
     if (/^:?=$/u.test(after[0]?.text ?? '') || (way.word === '' && /^(?:#+|\/\/|--)$/u.test(keys?.text ?? '')))
       continue;
@@ -147,7 +156,7 @@ function rowOf(line: Line, ways: Ways): RawRow {
     const empty = { text: '', span: [keys.span[0], keys.span[0]] } as const;
     return {
       ...base,
-      ...rowCells([joined(line, place) ?? empty, unquoted(joined(line, named) ?? empty), unquoted(keys)]),
+      ...rowCells([joined(line, place) ?? empty, joined(line, named) ?? empty, keys].map(unquoted)),
       ...(skipped === '' ? {} : { commentedOut: true }),
     };
   }
@@ -202,14 +211,14 @@ const isKeyLike = (text: string): boolean =>
   /^(?:<[^<>\s]+>|[^\s<>]){1,4}$/u.test(text) && (text.length <= 3 || text.includes('<'));
 
 /** The words that bind in these lines, each with the place of its keys. */
-function waysOf(lines: readonly Line[]): ReadonlyMap<string, number> {
+function waysOf(lines: readonly Line[], variables: ReadonlyMap<string, string>): ReadonlyMap<string, number> {
   const byWord = new Map<string, Words[]>();
   let bare = 0;
   let told = 0;
   for (const line of lines.slice(0, LOOKED_AT * 4)) {
     const comment = COMMENT.exec(line.text)?.[0] ?? '';
     // A sentence behind a comment sign binds nothing.
-    const words = wordsOf(line, comment.length);
+    const words = wordsOf(line, comment.length).map((one) => ({ ...one, text: resolved(one.text, variables) }));
     const first = words[0]?.text ?? '';
     if (words.length < 2) continue;
     if (comment !== '' && /\s$/u.test(comment)) continue;

@@ -112,6 +112,50 @@ describe('a printed page as text', () => {
       ],
     ],
     [
+      'lists close beside each other, whose lines meet by chance: keys first, names up to the right, some of two lines',
+      [
+        [
+          put('Quick card', 200, 20, 16, 'title'),
+          ...[...LEFT, ...LEFT].flatMap((pair, i) => {
+            const [name = '', keys = 'F12'] = pair.split(' = ');
+            return [put(keys, 40, 60 + 12 * i, 10, 'bold'), put(name, 240 - 5 * name.length, 60 + 12 * i)];
+          }),
+          put('in a new one', 40, 60 + 12 * 12),
+          ...[...RIGHT, ...RIGHT].flatMap((pair, i) => {
+            const [name = '', keys = ''] = pair.split(' = ');
+            return [put(keys, 250, 63 + 12 * i, 10, 'bold'), put(name, 450 - 5 * name.length, 63 + 12 * i)];
+          }),
+        ],
+      ],
+      [
+        'Quick card:',
+        ...[...LEFT, ...LEFT].map((pair, i) => {
+          const [name = '', keys = 'F12'] = pair.split(' = ');
+          return `${keys} | ${name}${i === 11 ? ' in a new one' : ''}`;
+        }),
+        ...[...RIGHT, ...RIGHT].map((pair) => pair.split(' = ').reverse().join(' | ')),
+      ],
+    ],
+    [
+      'a name close behind its keys, told by its type, and words for any key among them',
+      [
+        [
+          ...rows(150, 40, 40, RIGHT),
+          put('C-h', 40, 140, 9, 'caps'),
+          put('list all keys of this', 62, 140),
+          put('C-h', 40, 156, 9, 'caps'),
+          put('<key>', 58, 156, 9, 'signs'),
+          put('tell of', 150, 156),
+          put('<key>', 190, 156, 9, 'signs'),
+        ],
+      ],
+      [
+        ...RIGHT.map((one) => one.split(' = ').reverse().join(' | ')),
+        'C-h | list all keys of this',
+        'C-h <key> | tell of <key>',
+      ],
+    ],
+    [
       'a text without keys, column by column',
       [
         Array.from({ length: 14 }, (_, i) => [

@@ -112,7 +112,8 @@ function rowsOf(own: readonly PrintedLine[], { bands, placed }: Flow): Row[] {
     // A word of a name may be one for a key as well, where other keys stand beside it.
     const hasKeys = pieces.length > 1 || cells.some((one) => one !== null && printsKeys(one.text));
     for (const piece of pieces) {
-      const at = placed ? bandOf(piece, bands) : cellOf(piece, cells);
+      const below = placed ? bandOf(piece, bands) : cells.findIndex((one) => one !== null && overlap(one, piece));
+      const at = goesOn ? cellOf(piece, cells, below) : below;
       const before = cells[at];
       const alike =
         !before ||
@@ -136,12 +137,11 @@ const hasKeysFirst = (own: readonly PrintedLine[]): boolean => {
   const rows = own.filter(({ pieces }) => pieces.length > 1 && pieces.some((one) => printsKeys(one.text)));
   return rows.filter(({ pieces }) => printsKeys(pieces[0]?.text ?? '')).length > 0.8 * rows.length;
 };
-/** Which cell of a row a piece of the next line goes on with: what is below it, or its name where those are keys. */
-function cellOf(piece: Piece, cells: readonly (Piece | null)[]): number {
-  const below = cells.findIndex((one) => one !== null && overlap(one, piece));
-  const keysBelow = printsKeys(cells[below]?.text ?? '') && !printsKeys(piece.text);
+/** Which cell of a row a piece of the next line goes on with: the one above it, or the name where that has keys. */
+function cellOf(piece: Piece, cells: readonly (Piece | null)[], above: number): number {
+  const ofKeys = printsKeys(cells[above]?.text ?? '') && !printsKeys(piece.text);
   const name = cells.findIndex((one) => one !== null && !printsKeys(one.text));
-  return keysBelow && name >= 0 ? name : below;
+  return ofKeys && name >= 0 ? name : above;
 }
 
 /**
