@@ -97,7 +97,8 @@ function withModifiers(parts: readonly string[], joined: boolean): readonly stri
     ) ?? [];
   if (strokes + modifiers === '' || parts.length < 2) return parts;
   const kind = kindOf(key.trim()) ?? ((modifiers === '' || joined) && /^\p{L}$/u.test(key) ? 'letter' : null);
-  if (kind === null) return parts;
+  // Where another has modifiers of its own, those without have none.
+  if (kind === null || parts.slice(1).some((part) => /[\p{L}\d] ?[+-] ?\S/u.test(part))) return parts;
   const alike = (part: string): boolean => (kind === 'letter' ? /^\p{L}$/u.test(part) : kindOf(part) === kind);
   return parts.map((part, i) => (i > 0 && alike(part.trim()) ? `${strokes}${modifiers}${part.trim()}` : part));
 }

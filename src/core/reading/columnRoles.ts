@@ -28,6 +28,8 @@ export function isHeaderRow(row: Pick<RawRow, 'cells' | 'heading'>, first = true
   const filled = row.cells.filter((cell) => cell !== '');
   if (filled.length < 2 || filled.some((cell) => cell.length > 40)) return false;
   if (filled.some((cell) => /[+⌘⌥⇧⌃]|\bF\d|^\(/.test(cell))) return false;
+  // A sentence fills a column.
+  if (filled.some((cell) => /\p{L}\.$/u.test(cell) && cell.split(' ').length > 2)) return false;
   // Keys in Mac words have one that heads names as well.
   if (filled.some((cell) => cell.includes(' ') && readsAsKeys(cell))) return false;
   const roles = filled.map(roleOfHeader);

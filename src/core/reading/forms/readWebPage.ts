@@ -250,10 +250,11 @@ function pairsOfList(list: Element, row: (cells: readonly Written[], left?: stri
 function itemsOfList(list: Element, row: (cells: readonly Written[], left?: string) => RawRow): RawRow[] {
   const items = list.childNodes.filter((one): one is Element => isElement(one) && one.tagName === 'li');
   if (items.some((one) => holdsList(one, 0))) return [];
-  const read = items.map((item) => sidesOfItem(writtenIn(item), keyMarks(item)));
+  const marks = items.map(keyMarks);
+  const read = items.map((item, i) => sidesOfItem(writtenIn(item), marks[i] ?? []));
   const sided = read.filter((cells) => cells.length > 1).length;
-  // Links that lead to the parts of a page are a list, too, but none of commands.
-  if (sided < 2 || sided < 0.5 * items.length) return [];
+  // Links that lead to the parts of a page are a list, too, but none of commands; in one alone keys have to be marked.
+  if (sided < (marks.flat().length > 0 ? 1 : 2) || sided < 0.5 * items.length) return [];
   return read.map((cells) => row(cells));
 }
 
@@ -270,8 +271,13 @@ function keyMarks(item: Element): readonly (readonly [number, number])[] {
   let from = 0;
   const visit = (element: Element, depth: number): void => {
     for (const one of element.childNodes) {
-      if (!isElement(one) || depth > DEEPEST) continue;
-      if (/^(?:kbd|key|code|tt|strong|b)$/.test(one.tagName)) {
+      if (depth > DEEPEST) continue;
+      if (!isElement(one)) {
+        // What is said before a mark may hold the same signs.
+        const said = 'value' in one && one.nodeName === '#text' ? one.value.replace(/\s+/g, ' ').trim() : '';
+        const at = said === '' ? -1 : whole.indexOf(said, from);
+        if (at >= 0) from = at + said.length;
+      } else if (/^(?:kbd|key|code|tt|strong|b)$/.test(one.tagName)) {
         const text = tidyCell(textOf(one, 0));
         const at = text === '' ? -1 : whole.indexOf(text, from);
         if (at < 0) continue;
