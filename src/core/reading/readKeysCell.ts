@@ -22,6 +22,7 @@ const ANY_WORD =
   /[<{⟨[](?:an?y? )?(?:keys?|char(?:acter)?s?|letters?|digits?|numbers?|motion|register|mark)(?: key)?[>}⟩\]](?!.*<\/)/iu;
 /** The same without brackets, behind keys that are no key by their name. */
 const FURTHER_KEY = /[+-][^\s+-] key$/u;
+const TWO = /^[^\s,]{3,30},[^\s,]{3,30}$/u;
 const MOUSE =
   /\b(?:click|drag|dblclick|double-click|wheel|scroll|mouse|tap|pen|stylus|klick|clic)\b|^(?:[A-Z]?BTN|WHEEL|Button\d|mouse)_?/iu;
 
@@ -68,6 +69,9 @@ function readCell(text: string, dialect: Dialect, manner: Manner): KeysCell {
   const problems = read.problems.map(({ part, message }) =>
     MOUSE.test(part) ? `“${part}” needs the mouse or pen, so it isn't kept as keys.` : message,
   );
+  // Some write two ways so, and some two strokes; lists that do so often tell which.
+  if (manner.apart === null && chords.length === 2 && chords.every((one) => one.includes('+')) && TWO.test(bare))
+    problems.push(`“${bare}” may be pressed one after the other.`);
   if (chords.length > 0 && FURTHER_KEY.test(bare)) problems.push(`“key” in “${bare}” may stand for a further one.`);
   return { status: chords.length > 0 ? 'keys' : 'unread', chords, problems };
 }
