@@ -1,4 +1,4 @@
-import type { FormRead } from '../reading/tables';
+import type { FormRead, Span } from '../reading/tables';
 import { commaAt, endsInComma, filledLength } from './commas';
 import type { TextEdit } from './edits';
 import { lineEnd } from './lineBounds';
@@ -19,9 +19,12 @@ export function addUnit({ text, format }: Text, behind: Place, like: Place, name
   ].sort((a, b) => a.at[0] - b.at[0]);
   let written = '';
   let from = unit.at[0];
+  let before: (typeof fields)[number] | null = null;
   for (const field of fields) {
-    written += text.slice(from, field.at[0]) + field.text;
+    const between = text.slice(from, field.at[0]);
+    written += (before ? inColumn(between, before) : between) + field.text;
     from = field.at[1];
+    before = field;
   }
   // What is remarked behind a line is remarked of that one alone.
   const rest = text.slice(from, unit.at[1]);
@@ -29,6 +32,12 @@ export function addUnit({ text, format }: Text, behind: Place, like: Place, name
   const filled = written + kept;
   const counts = like.commentedOut ? usedAgain(filled, like.sign) : filled;
   return insertUnit(text, format, unitOf(text, behind, format), counts, unit);
+}
+
+/** What stands between two fields, so that the second begins in the column it has beside another text in the first. */
+function inColumn(between: string, { at: [from, to], text }: { readonly at: Span; readonly text: string }): string {
+  if (!/^ {2,}$/u.test(between)) return between;
+  return ' '.repeat(Math.max(2, between.length + to - from - text.length));
 }
 
 /** Lines that say something while they are out of use, so that they count. */
