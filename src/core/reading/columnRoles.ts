@@ -30,8 +30,8 @@ export function isHeaderRow(row: Pick<RawRow, 'cells' | 'heading'>, first = true
   if (filled.some((cell) => /[+⌘⌥⇧⌃]|\bF\d|^\(/.test(cell))) return false;
   // A sentence fills a column.
   if (filled.some((cell) => /\p{L}\.$/u.test(cell) && cell.split(' ').length > 2)) return false;
-  // Keys in Mac words have one that heads names as well.
-  if (filled.some((cell) => cell.includes(' ') && readsAsKeys(cell))) return false;
+  // Keys such as `<Alt>Page_Up`, and in Mac words, have words in them that head columns as well.
+  if (filled.some((cell) => /[^\p{L}\p{N}]/u.test(cell) && readsAsKeys(cell))) return false;
   const roles = filled.map(roleOfHeader);
   const named = roles.filter((role) => role !== null).length;
   if (row.heading) return named >= 1;

@@ -11,8 +11,11 @@ export const withSort = (modifier: Modifier, key: string): string => `${modifier
 
 /** The sort of a key of which all are written alike; null for a key with a name or sign of its own. */
 export function sortOf(key: string, held: readonly Modifier[]): SortName | null {
-  if (/^\p{L}$/u.test(key))
-    return held.includes('Shift') ? 'letter, with Shift' : held.length > 0 ? 'letter, held' : 'letter';
+  if (/^\p{L}$/u.test(key)) {
+    if (held.includes('Shift')) return 'letter, with Shift';
+    // Some write `^K`, and `M-k` beside it.
+    return held.length === 0 ? 'letter' : held.join() === 'Alt' ? 'letter, with Alt' : 'letter, held';
+  }
   if (/^\d$/u.test(key)) return 'digit';
   if (/^F\d{1,2}$/u.test(key)) return 'function key';
   return /^Numpad\d$/u.test(key) ? 'digit of the number pad' : null;

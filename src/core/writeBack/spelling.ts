@@ -10,6 +10,7 @@ export type Sort = { readonly around: Around; readonly upper: boolean };
 export type SortName =
   | 'letter'
   | 'letter, held'
+  | 'letter, with Alt'
   | 'letter, with Shift'
   | 'digit'
   | 'function key'

@@ -62,9 +62,10 @@ export function keyWord(spelling: Spelling, key: string, held: readonly Modifier
 
 /** What is written like another sort, where a file has none of its own. */
 const LIKE: Readonly<Record<SortName, readonly SortName[]>> = {
-  letter: ['letter, held', 'letter, with Shift'],
-  'letter, held': ['letter, with Shift', 'letter'],
-  'letter, with Shift': ['letter, held', 'letter'],
+  letter: ['letter, held', 'letter, with Alt', 'letter, with Shift'],
+  'letter, held': ['letter, with Alt', 'letter, with Shift', 'letter'],
+  'letter, with Alt': ['letter, held', 'letter, with Shift', 'letter'],
+  'letter, with Shift': ['letter, held', 'letter, with Alt', 'letter'],
   digit: [],
   'function key': [],
   'digit of the number pad': [],
@@ -80,7 +81,7 @@ function sortWord(spelling: Spelling, key: string, sort: SortName): SpelledWord 
   const like = LIKE[sort].flatMap((one) => sorts.get(one) ?? [])[0];
   if (like) return { what: key, word: written(like), guessed: false };
   if (sort === 'digit') {
-    const codes = sorts.get('letter')?.around[0] === 'Key' || sorts.get('letter, held')?.around[0] === 'Key';
+    const codes = (['letter', ...LIKE.letter] as const).some((one) => sorts.get(one)?.around[0] === 'Key');
     return { what: key, word: codes ? `Digit${own}` : own, guessed: codes };
   }
   if (sort === 'digit of the number pad') {
