@@ -361,6 +361,67 @@ describe('the keyboard', () => {
     expect(screen.queryByRole('dialog')).toBeNull();
   });
 
+  it('is walked by arrows, along its rows and across them, and no further than its edges', async () => {
+    await openPage(`/board/${PROGRAM}/${KEYMAP}`);
+    const board = await region('Keyboard');
+    const key = (code: string) => board.querySelector<HTMLElement>(`[data-code="${code}"]`) as HTMLElement;
+    const walk = (...steps: string[]) =>
+      steps.map((step) => {
+        press(document.activeElement as Element, `Arrow${step}`);
+        return document.activeElement?.getAttribute('data-code');
+      });
+    // One of them takes part in the order of Tab.
+    await until(() => key('KeyQ')?.tabIndex === 0);
+    expect(board.querySelectorAll('[data-code][tabindex="0"]')).toHaveLength(1);
+    const goTo = (code: string): void => {
+      key(code).focus();
+      fireEvent.focus(key(code));
+    };
+    goTo('KeyQ');
+    expect(walk('Right', 'Down', 'Right', 'Down', 'Up', 'Up')).toEqual([
+      ...['KeyW', 'KeyS', 'KeyD', 'KeyX', 'KeyS', 'KeyW'],
+    ]);
+    goTo('KeyQ');
+    expect(walk('Left', 'Left', 'Left')).toEqual(['Tab', 'Tab', 'Tab']);
+    expect(walk('Up', 'Up', 'Up', 'Up').slice(-1)).toEqual(['Backquote']);
+    // With Ctrl they are keys as others are.
+    press(document.activeElement as Element, 'ArrowRight', 'ArrowRight', { ctrlKey: true });
+    expect(document.activeElement?.getAttribute('data-code')).toBe('Backquote');
+  });
+
+  it('shows the layer of modifiers held, keeps that of one tapped, and none of one that was part of keys', async () => {
+    await openPage(`/board/${PROGRAM}/${KEYMAP}`);
+    const shown = await screen.findByRole('group', { name: 'Layer shown:' }, WAIT);
+    const pressed = () =>
+      within(shown)
+        .getAllByRole('button')
+        .flatMap((one) => (one.getAttribute('aria-pressed') === 'true' ? (one.textContent ?? '') : []));
+    const down = (key: string, held: object = {}) =>
+      fireEvent.keyDown(document.body, { key, code: `${key}Left`, ...held });
+    const up = (key: string, held: object = {}) => fireEvent.keyUp(document.body, { key, code: `${key}Left`, ...held });
+    const none = pressed();
+    down('Alt', { altKey: true });
+    await untilIs(pressed, ['Alt']);
+    down('Shift', { altKey: true, shiftKey: true });
+    await untilIs(pressed, ['Alt', 'Shift']);
+    up('Shift', { altKey: true });
+    up('Alt');
+    // Shift came up last of those that went down, so it was tapped.
+    await untilIs(pressed, ['Shift']);
+    down('Shift', { shiftKey: true });
+    up('Shift');
+    await untilIs(pressed, none);
+    down('Control', { ctrlKey: true });
+    fireEvent.keyDown(document.body, { key: 'F8', code: 'F8', ctrlKey: true });
+    up('Control');
+    await untilIs(pressed, none);
+    // A window that is left sees no key come up.
+    down('Alt', { altKey: true });
+    await untilIs(pressed, ['Alt']);
+    fireEvent.blur(window);
+    await untilIs(pressed, none);
+  });
+
   it('is chosen in its dialog, which says what becomes of the keymap, and moves it where it is told to', async () => {
     await openPage(`/board/${PROGRAM}/${KEYMAP}?show=keyboard`);
     const shown = await dialog();
