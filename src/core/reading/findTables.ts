@@ -105,8 +105,10 @@ function ofOneForm(text: string, places: boolean): RawTables | null {
   const xml = /^[\s\uFEFF]*<(?!!doctype html|html)/iu.test(text) ? parsedXml(text) : null;
   const properties = xml && propertyTree(xml);
   if (properties) return { title: null, format: 'property list', tables: readProperties(properties, lineAt(text)) };
-  if (xml && isManual(xml)) return { ...readPage(manualTree(xml), () => false), format: 'XML' };
-  if (xml && !/^(?:table|div|dl|ul|ol|body|main|section|article)$/iu.test(xml.root?.name ?? ''))
+  // A part of a web page is one, however well it is formed.
+  const ofPage = /^(?:table|div|dl|ul|ol|body|main)$/iu.test(xml?.root?.name ?? '');
+  if (xml && !ofPage && isManual(xml)) return { ...readPage(manualTree(xml), () => false), format: 'XML' };
+  if (xml && !ofPage && !/^(?:section|article)$/iu.test(xml.root?.name ?? ''))
     return records('XML', xmlTree(xml, text), text);
   return looksLikePage(text) ? readWebPage(text, places) : null;
 }

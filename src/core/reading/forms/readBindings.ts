@@ -26,9 +26,10 @@ export function readBindings(text: string): RawTables {
   if (lines.length > MOST_ROWS) throw new UnreadableList(tooMany);
   const ways: Ways = behindColons(lines) ? 'colon' : waysOf(lines, variables);
   if (ways !== 'colon' && ways.size === 0) return { title: null, format: 'bindings', tables: [] };
+  const strokes = ways !== 'colon' && lines.filter((line) => hasStrokes(line, ways)).length > 1;
   const rows: RawRow[] = [];
   for (const line of lines) {
-    const row = rowOf(line, ways);
+    const row = rowOf(line, ways, strokes);
     const above = rows.at(-1);
     rows.push(row.left !== undefined && above ? (underKeys(line, above) ?? row) : row);
   }
@@ -114,7 +115,7 @@ function behindColons(lines: readonly Line[]): boolean {
   );
 }
 
-function rowOf(line: Line, ways: Ways): RawRow {
+function rowOf(line: Line, ways: Ways, strokes: boolean): RawRow {
   const base = { line: line.number, heading: false };
   if (ways === 'colon') {
     const at = behindColon(line.text);
@@ -134,8 +135,9 @@ function rowOf(line: Line, ways: Ways): RawRow {
     const words = wordsOf(line, skipped.length);
     const way = wayFor(words, ways);
     if (!way || (skipped !== '' && /^\s*#+\s/u.test(sign) && !ways.has(words[0]?.text ?? ''))) continue;
-    const keys = words[way.at];
-    const behind = words.slice(way.at + 1);
+    const upTo = way.at + (strokes ? strokesIn(words.slice(way.at)) : 1);
+    const keys = joined(line, words.slice(way.at, upTo)) ?? words[way.at];
+    const behind = words.slice(upTo);
     const after = way.word !== '' && behind[0]?.text === '=' ? behind.slice(1) : behind;
     // An assignment is for whoever reads those; a comment sign is no key where it begins a comment.
     if (/^:?=$/u.test(after[0]?.text ?? '') || (way.word === '' && /^(?:#+|\/\/|--)$/u.test(keys?.text ?? '')))
@@ -183,6 +185,24 @@ function wordsOf(line: Line, from: number): Words {
 function joined(line: Line, words: Words): Written | null {
   const [first, last] = [words[0], words.at(-1)];
   return first && last ? partOf(line, first.span[0] - line.from, last.span[1] - line.from) : null;
+}
+
+/** Keys with a modifier, by how they are written. */
+const isHeld = ({ text }: Written): boolean => /^(?:<\S{2,}>|\^\S|[CMSA]-\S+|\S+\+\S+)$/u.test(text) && isKeys(text);
+/** Whether two strokes with a modifier each stand where a line binds keys, with what they do behind them. */
+function hasStrokes(line: Line, ways: ReadonlyMap<string, number>): boolean {
+  const words = wordsOf(line, 0);
+  const [first, second, name] = words.slice(wayFor(words, ways)?.at ?? words.length);
+  return first !== undefined && second !== undefined && name !== undefined && isHeld(first) && isHeld(second);
+}
+/** How many of these words are strokes one after the other; the last is what they do. */
+function strokesIn(words: Words): number {
+  const [first, ...rest] = words;
+  if (!first || !isHeld(first)) return 1;
+  const end = rest.findIndex(
+    (one, i) => i === rest.length - 1 || i > 2 || !(isHeld(one) || [...one.text].length === 1),
+  );
+  return end < 0 ? 1 : end + 1;
 }
 
 function wayFor(words: Words, ways: ReadonlyMap<string, number>): Way | null {
