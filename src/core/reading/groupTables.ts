@@ -29,12 +29,21 @@ export function groupTables(
   chosen: readonly (readonly Role[] | null)[],
 ) {
   const bySignature = new Map<string, Group>();
+  const bodies = tables.map((table, t) =>
+    table.rows.filter((row) => row.left === undefined && !row.heading && row !== heads[t]?.row),
+  );
+  const sides = bodies.map((body, t) => (heads[t]?.cells ? null : keysSide(body)));
+  const first = sides.filter((one) => one === 0).length;
+  const usual = first > sides.filter((one) => one === 1).length ? 0 : 1;
   const signatures = tables.map((table, t) => {
-    const { row: headRow = null, cells: header = null } = heads[t] ?? {};
-    const body = table.rows.filter((row) => row.left === undefined && !row.heading && row !== headRow);
+    const header = heads[t]?.cells ?? null;
+    const body = bodies[t] ?? [];
     if (body.length === 0) return null;
     const width = Math.max(...body.map((row) => row.cells.length));
-    const signature = header ? header.join('\u0001').toLowerCase() : `no header ${width}`;
+    const side = sides[t] ?? null;
+    // Where some tables have their keys first and some behind, each is taken as it is.
+    const other = side !== null && side !== usual ? ' the other way around' : '';
+    const signature = header ? header.join('\u0001').toLowerCase() : `no header ${width}${other}`;
     const group = bySignature.get(signature) ?? { header, rows: [], tables: 0, roles: table.roles };
     for (const row of body) group.rows.push(row);
     group.tables++;
@@ -62,6 +71,16 @@ export function groupTables(
 }
 
 const LOOKED_AT = 200;
+/** Which of two columns surely has the keys, in all of some rows; null where neither or both may. */
+function keysSide(body: readonly RawRow[]): 0 | 1 | null {
+  const looked = body.slice(0, LOOKED_AT);
+  if (looked.length < 2 || looked.some((row) => row.cells.length !== 2)) return null;
+  const of = ([0, 1] as const).filter((i) =>
+    looked.every((row) => SURE_KEYS.test(row.cells[i] ?? '') && readsAsKeys(row.cells[i] ?? '')),
+  );
+  return of.length === 1 ? (of[0] ?? null) : null;
+}
+const SURE_KEYS = /[+⌘⌥⌃⇧^-].|^F\d/u;
 
 /** Columns that are left out though most of what stands there reads as keys, and more than bare letters and numbers. */
 function otherKeysIn(roles: readonly Role[], header: readonly string[] | null, rows: readonly RawRow[]): number[] {
@@ -69,7 +88,7 @@ function otherKeysIn(roles: readonly Role[], header: readonly string[] | null, r
     if (role !== 'ignore') return [];
     const filled = rows.slice(0, LOOKED_AT).flatMap((row) => row.cells[i] || []);
     const keys = filled.filter(readsAsKeys).length;
-    const sure = filled.filter((cell) => /[+⌘⌥⌃⇧^-].|^F\d/u.test(cell) && readsAsKeys(cell)).length;
+    const sure = filled.filter((cell) => SURE_KEYS.test(cell) && readsAsKeys(cell)).length;
     const said = roleOfHeader(header?.[i] ?? '') ?? 'keys';
     return keys >= 0.6 * filled.length && sure > 0 && /keys/u.test(said) ? [i] : [];
   });

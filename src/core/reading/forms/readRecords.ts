@@ -1,3 +1,4 @@
+import { readsAsKeys } from '../columnRoles';
 import { MOST_COLUMNS, MOST_ROWS, type RawRow, type RawTable, type Span, tidyCell, UnreadableList } from '../tables';
 import { tooMany } from './tooMany';
 import { DEEPEST_TREE, type Entry, type Tree } from './tree';
@@ -24,11 +25,13 @@ export function readRecords(tree: Tree, lineAt: Line): RawTable[] {
     if (value.kind === 'text' || depth > DEEPEST_TREE) return;
     if (value.kind === 'list') {
       const records = value.items.filter((one) => one.kind === 'map');
+      // What has no keys but a list of commands is what these live in.
+      const own = records.filter((one) => !holdsCommands(one));
       if (records.length >= 2)
         add(
           tableOf(
             place,
-            records.map((one) => ({ at: one.span[0], whole: one.span, fields: fieldsOf(one) })),
+            own.map((one) => ({ at: one.span[0], whole: one.span, fields: fieldsOf(one) })),
             lineAt,
           ),
         );
@@ -63,7 +66,7 @@ export function readRecords(tree: Tree, lineAt: Line): RawTable[] {
                 ? one.entries.length > (isFlat(one) ? 2 : 1)
                 : one.kind === 'list' && one.items.length > 1 && textsOf(one) === null && repeatedTexts(one) === null
             )
-              walk(one, [...place, tidyCell(name)], depth + 1);
+              walk(one, [...place, holdsCommands(item) ? labelOf(item, name) : tidyCell(name)], depth + 1);
       }
       return;
     }
@@ -150,9 +153,39 @@ function fieldsOf(record: Tree, before = '', depth = 0): Field[] {
   });
 }
 
+/** What commands, and what they live in, are mostly called by. */
+const CALLED = /^(?:name|label|title|command|action|text|caption|menu|id)$/iu;
+/** Whether it is a list of records with a name and keys each, which are commands of their own. */
+function areCommands(value: Tree): boolean {
+  if (value.kind !== 'list' || value.items.length === 0) return false;
+  const named = value.items.filter(
+    (one) =>
+      one.kind === 'map' && one.entries.some(({ name, value: text }) => CALLED.test(name) && text.kind === 'text'),
+  );
+  return (
+    named.length === value.items.length &&
+    named.some(
+      (one) =>
+        one.kind === 'map' &&
+        one.entries.some(
+          ({ name, value: text }) => !CALLED.test(name) && text.kind === 'text' && readsAsKeys(text.text),
+        ),
+    )
+  );
+}
+const holdsCommands = (record: Tree): boolean =>
+  record.kind === 'map' &&
+  record.entries.some(({ value }) => areCommands(value)) &&
+  !record.entries.some(({ name, value }) => !CALLED.test(name) && value.kind === 'text' && readsAsKeys(value.text));
+/** What a record is called; else what its list is. */
+function labelOf(record: Tree, list: string): string {
+  const called = record.kind === 'map' ? record.entries.find(({ name }) => CALLED.test(name))?.value : undefined;
+  return tidyCell(called?.kind === 'text' && called.text !== '' ? called.text : list);
+}
+
 /** The fields of flat records in a list, such as several keys of one command: the texts of each one under the other. */
 function repeatedTexts(value: Tree): readonly Field[] | null {
-  if (value.kind !== 'list' || value.items.length < 2 || value.items.length > 12) return null;
+  if (value.kind !== 'list' || value.items.length < 2 || value.items.length > 12 || areCommands(value)) return null;
   if (!value.items.every((one) => one.kind === 'map' && one.entries.length <= 3 && isFlat(one))) return null;
   const fields = new Map<string, Field>();
   for (const { name, text, span } of value.items.flatMap((one) => fieldsOf(one))) {

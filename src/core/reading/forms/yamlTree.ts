@@ -38,7 +38,12 @@ export function yamlTree(text: string): Tree | null {
     const trees = documents.flatMap((one) => ofYaml(one.contents, 0) ?? []);
     const [only] = trees;
     if (!only || trees.every((one) => one.kind === 'text')) return null;
-    return trees.length === 1 ? only : { kind: 'list', items: trees, span: [0, text.length] };
+    if (trees.length === 1) return only;
+    // Parts of one file are one; documents that say something themselves are records.
+    const parts = trees.flatMap((one) => (one.kind === 'map' ? one.entries : []));
+    return parts.length > 0 && parts.every(({ value }) => value.kind !== 'text')
+      ? { kind: 'map', entries: parts, span: [0, text.length] }
+      : { kind: 'list', items: trees, span: [0, text.length] };
   }
 }
 
