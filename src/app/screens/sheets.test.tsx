@@ -113,6 +113,73 @@ describe('a sheet', () => {
     await seen();
   });
 
+  it('has what lives in some menus, of some kinds, in some places, and as many of the most used as are asked for', async () => {
+    await openPage('/sheets/tarnlight/sheet-retouching?contents=all');
+    await until(() => count() > 100);
+    const all = count();
+    const asked = (what: string): string => query().get(what) ?? '';
+    await take(/^By menu, kind or place/);
+    const ticks = (label: string) => screen.findByRole('group', { name: label }, WAIT);
+    const menus = await ticks('Menus');
+    fireEvent.click(within(menus).getByLabelText('Mend'));
+    await until(() => asked('menus').includes('Mend') && count() > 0 && count() < all);
+    const mend = count();
+    fireEvent.click(within(menus).getByLabelText('Lift'));
+    await until(() => count() > mend);
+    await until(() => asked('menus').includes('Lift'));
+    const both = count();
+    fireEvent.click(within(await ticks('Kinds')).getByLabelText('Menu items'));
+    await until(() => asked('kinds').includes('menu item') && count() <= both);
+    const of = count();
+    fireEvent.click(within(await ticks('Kinds')).getByLabelText('Menu items'));
+    await untilIs(count, both);
+    expect(of).toBeLessThanOrEqual(both);
+    const places = await ticks('Where keys are pressed');
+    fireEvent.click(within(places).getAllByRole('checkbox')[0] as HTMLElement);
+    await until(() => asked('contexts') !== '');
+    fireEvent.click(within(menus).getByLabelText('Lift'));
+    fireEvent.click(within(menus).getByLabelText('Mend'));
+    await untilIs(() => asked('menus'), '');
+  });
+
+  it('is copied for a post, and says so where a browser does not let it', async () => {
+    await openPage('/sheets/nibshore/my-painting-hand');
+    await until(() => words() !== '');
+    const written: unknown[] = [];
+    const clipboard = { write: async (items: unknown[]) => void written.push(...items) };
+    vi.stubGlobal(
+      'ClipboardItem',
+      class {
+        constructor(readonly data: Record<string, unknown>) {}
+      },
+    );
+    Object.defineProperty(navigator, 'clipboard', { value: clipboard, configurable: true });
+    await choose('Save as another file', 'Copy for a post or a mail');
+    await said('Copied. Paste it where it is to stand.');
+    expect(written).toHaveLength(1);
+    clipboard.write = () => Promise.reject(new Error('not allowed'));
+    await choose('Save as another file', 'Copy for a post or a mail');
+    await said('This browser did not let it be copied. Save it as a fragment instead.');
+    vi.unstubAllGlobals();
+  });
+
+  it('of several programs asks for another, takes the ones ticked, and shows where they differ alone', async () => {
+    await openPage('/sheets/tarnlight/sheet-retouching?form=programs');
+    await said(/^Choose at least one other program/);
+    const others = await screen.findByRole('group', { name: 'Beside this one' }, WAIT);
+    const ticked = () =>
+      within(others)
+        .getAllByRole('checkbox')
+        .filter((one) => (one as HTMLInputElement).checked).length;
+    expect(ticked()).toBe(0);
+    fireEvent.click(within(others).getByLabelText(/^Nibshore · My painting hand/));
+    await until(() => ticked() > 0 && words() !== '');
+    const whole = count();
+    await tick(/differ/);
+    await until(() => query().get('differ') === 'true');
+    await until(() => count() > 0 && count() <= whole);
+  });
+
   it('says why there is nothing on it, and puts all on it', async () => {
     await openPage('/sheets/nibshore/factory-keys?contents=yours');
     await said(/nothing of yours to print/);

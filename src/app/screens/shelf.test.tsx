@@ -342,6 +342,66 @@ describe('what a program allows', () => {
   });
 });
 
+describe('what a program says of itself', () => {
+  it('has places renamed and removed, letters of menus, keys it keeps and ways of its own, each with a way back', async () => {
+    const slug = await bringInWalk('Saying');
+    const facts = async () => (await loadProgramView(slug)).program;
+    const rules = async () => (await facts()).rules;
+    const begun = await facts();
+    await openPage(`/shelf/allows/${slug}`);
+    const undo = (step: string) => button(`Undo: ${step}`);
+    const leave = (one: HTMLElement, value: string): void => {
+      fireEvent.change(one, { target: { value } });
+      fireEvent.blur(one);
+    };
+    // A place that others lie in, or that commands are heard in, stays; one of one's own goes again.
+    await type('Name of a new place', 'beside the sheet');
+    await click('Add a place');
+    await undo('Place added: beside the sheet');
+    const place = screen.getByLabelText('Name of the place beside the sheet');
+    leave(place, '  ');
+    leave(place, 'beside the sheet');
+    await undo('Place added: beside the sheet');
+    leave(screen.getByLabelText('Name of the place beside the sheet'), 'below the sheet');
+    await undo('Place renamed: below the sheet');
+    await until(async () => (await facts()).contexts.some((one) => one.name === 'below the sheet'));
+    await click(/^Remove.*below the sheet/);
+    await undo('Place removed: below the sheet');
+    await untilIs(async () => (await facts()).contexts, begun.contexts);
+    // A letter opens its menu; the same once more, in small, is no change.
+    const [menu = ''] = begun.commands.map((one) => one.path[0] ?? '');
+    const letter = () => screen.getByRole('textbox', { name: menu });
+    leave(letter(), 'x');
+    await undo('Menu letters');
+    await untilIs(async () => (await rules()).menuLetters[menu], 'X');
+    await until(() => (letter() as HTMLInputElement).value === 'X');
+    leave(letter(), 'x');
+    leave(letter(), '');
+    await until(async () => !((await rules()).menuLetters[menu] ?? ''));
+    const before = (await rules()).sequences;
+    fireEvent.click(screen.getByLabelText(/^Two strokes one after the other/));
+    await undo('Two strokes');
+    await untilIs(async () => (await rules()).sequences, !before);
+    fireEvent.click(screen.getByLabelText(/a narrower place goes before a wider one/));
+    await undo('Narrower places');
+    // What it keeps already is said at the field; what it keeps can be given back.
+    const [kept] = begun.rules.fixed;
+    await type('Keys to fix', kept?.chord ?? '');
+    await click('Add');
+    await said('These keys stand here already.');
+    await click(`Remove ${kept?.chord}`);
+    await undo('Fixed keys');
+    await untilIs(async () => (await rules()).fixed, begun.rules.fixed.slice(1));
+    const form = await region('Add a command by hand');
+    fireEvent.change(within(form).getByLabelText('Name'), { target: { value: 'Weigh the packet' } });
+    await clickIn(form, 'Add the command');
+    await undo('Added: Weigh the packet');
+    await click(/^Remove.*Weigh the packet/);
+    await undo('Removed: Weigh the packet');
+    await untilIs(async () => (await facts()).commands, begun.commands);
+  });
+});
+
 describe('two keymaps side by side', () => {
   it('differ where they differ, and are said to be the same where they are one', async () => {
     const slug = await bringInWalk('Comparing');

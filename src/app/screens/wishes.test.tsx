@@ -104,6 +104,35 @@ describe('the wish list', () => {
     await said(/^\d commands on the wish list\.$/);
   });
 
+  it('begins with the ten that would bring most, shows what is hard to reach, and unticks all that is found', async () => {
+    const slug = await bringInWalk('Ten');
+    await openPage(`/wishes/${slug}/walk-keys`);
+    const ten = await button('Add the ten that would bring most');
+    await until(() => !(ten as HTMLButtonElement).disabled);
+    fireEvent.click(ten);
+    await until(async () => (await wished(slug, 'walk-keys')).length > 0);
+    const first = await wished(slug, 'walk-keys');
+    expect(first.length).toBeLessThanOrEqual(10);
+    expect(new Set(first).size).toBe(first.length);
+    // The list shows them, and offers to clear it.
+    expect((await button(`Wished ${first.length}`)).getAttribute('aria-pressed')).toBe('true');
+    await button('Clear the list');
+    await click(/^Hard to reach/);
+    const find = screen.getByLabelText('Find commands to wish for');
+    fireEvent.change(find, { target: { value: 'zzzz' } });
+    await said('Nothing here is called “zzzz”.');
+    fireEvent.change(find, { target: { value: '' } });
+    await click(/^Wished \d+$/);
+    await click('Untick these');
+    await untilIs(() => wished(slug, 'walk-keys'), []);
+    await said(/^Nothing is wished for yet\./);
+    // Who looks for something means all there is.
+    fireEvent.change(find, { target: { value: 'Mend' } });
+    await until(async () => (await button(/^All \d+$/)).getAttribute('aria-pressed') === 'true');
+    await click('Tick all of these');
+    await until(async () => (await wished(slug, 'walk-keys')).includes('mend'));
+  });
+
   it('is cleared and taken back, and a line taken off', async () => {
     await openPage(`/wishes/${PROGRAM}/${KEYMAP}`);
     const before = await wished();
