@@ -173,7 +173,7 @@ describe('a sheet', () => {
         .filter((one) => (one as HTMLInputElement).checked).length;
     expect(ticked()).toBe(0);
     fireEvent.click(within(others).getByLabelText(/^Nibshore · My painting hand/));
-    await until(() => ticked() > 0 && words() !== '');
+    await until(() => ticked() > 0 && count() > 0);
     const whole = count();
     await tick(/differ/);
     await until(() => query().get('differ') === 'true');
