@@ -39,6 +39,42 @@ const figures = () => {
 };
 const put = () => button(/^(Put \d+ changes? on the tape|Nothing to put on the tape)$/);
 
+describe('keys that are asked for', () => {
+  it('are typed where they can’t be pressed, said to be what they are, and taken by a button', async () => {
+    await openPage('/match/tarnlight/factory-keys?like=nibshore%2Fmy-painting-hand');
+    await settled();
+    await show('Carries over');
+    fireEvent.click(within(line('Preferences') as HTMLElement).getByRole('button', { name: 'Other key' }));
+    const frame = await dialog();
+    const typed = within(frame).getByLabelText(/^Or type them/);
+    const take = within(frame).getByRole('button', { name: 'Take these keys' }) as HTMLButtonElement;
+    expect(take.disabled).toBe(true);
+    fireEvent.change(typed, { target: { value: 'Ctrl+Frobnicate' } });
+    await until(() => within(frame).getByRole('alert').textContent?.includes('Frobnicate'));
+    expect([typed.getAttribute('aria-invalid'), take.disabled]).toEqual(['true', true]);
+    // Blanks are not keys yet, and no fault either.
+    fireEvent.change(typed, { target: { value: '  ' } });
+    expect(within(frame).getByRole('alert').textContent).toContain('Frobnicate');
+    fireEvent.change(typed, { target: { value: 'Ctrl+Alt+Shift+F11' } });
+    await until(() => !within(frame).getByRole('alert').textContent?.includes('Frobnicate'));
+    await until(() => /These keys are free|has these keys/.test(within(frame).getByRole('status').textContent ?? ''));
+    // Keys pressed go before those typed; Tab and Escape stay what they are in a dialog.
+    const pressed = within(frame).getByLabelText(/^Press the keys you want for/) as HTMLInputElement;
+    press(pressed, 'Tab');
+    expect(pressed.value).toContain('F11');
+    press(pressed, 'F12', 'F12', { altKey: true, shiftKey: true });
+    await until(() => pressed.value.includes('F12'));
+    fireEvent.click(take);
+    await until(() => screen.queryByRole('dialog') === null);
+    await settled();
+    const { plan } = await loadMatch('tarnlight', 'factory-keys', {
+      program: 'nibshore',
+      keymap: 'my-painting-hand',
+    }).then((one) => ({ plan: JSON.stringify(one) }));
+    expect(plan).toContain('Alt+Shift+F12');
+  });
+});
+
 describe('a match', () => {
   it('is settled line by line: said, kept, taken, given other keys; then goes on the tape as one ticket and comes off', async () => {
     await openPage('/match/tarnlight/factory-keys?like=nibshore%2Fmy-painting-hand');

@@ -147,6 +147,57 @@ describe('the editors of a workspace', () => {
     await untilIs(async () => (await room()).tools, before.tools);
   });
 
+  it('have buttons added, given another icon, moved and taken off, larger, with words, in other columns', async () => {
+    await openPage(`/workspaces/${PROGRAM}?show=tools`);
+    const before = await room();
+    const tools = async () => (await room()).tools;
+    await click('Button bar');
+    const add = await region('To add');
+    fireEvent.change(within(add).getByLabelText('Find a command to add'), { target: { value: 'zzzz' } });
+    await until(() => add.textContent?.includes('Nothing is called so.'));
+    fireEvent.change(within(add).getByLabelText('Find a command to add'), { target: { value: 'proof paper' } });
+    await clickIn(add, 'Add Proof paper');
+    await until(async () => (await tools()).bar.groups.flat().includes('proof-paper'));
+    fireEvent.change(within(add).getByLabelText('Find a command to add'), { target: { value: 'gray proof' } });
+    await clickIn(add, 'Add Gray proof');
+    await until(async () => (await tools()).bar.groups.flat().includes('gray-proof'));
+    expect(steps()).toContain('Gray proof to the button bar');
+    // What was added is in hand: its icon is searched by a word.
+    const icon = await region('Icon of Gray proof');
+    const found = () => within(icon).getByRole('status').textContent ?? '';
+    await until(() => found() !== 'Searching…');
+    fireEvent.change(within(icon).getByRole('searchbox'), { target: { value: 'zzzzqq' } });
+    await until(() => found() === 'No icon for that; try another word.');
+    fireEvent.change(within(icon).getByRole('searchbox'), { target: { value: 'leaf' } });
+    await until(() => /^\d+ icons?$/.test(found()));
+    const leaf = within(icon).getByRole('button', { name: 'leaf' });
+    fireEvent.click(leaf);
+    await until(async () => (await tools()).icons.some(([id, one]) => id === 'gray-proof' && one === 'leaf'));
+    await until(() => leaf.getAttribute('aria-pressed') === 'true');
+    await clickIn(icon, 'Usual icon');
+    await until(async () => !(await tools()).icons.some(([id]) => id === 'gray-proof'));
+    const chosen = await region('Gray proof');
+    const order = (await tools()).bar.groups.flat().join();
+    await clickIn(chosen, 'Earlier');
+    await until(async () => (await tools()).bar.groups.flat().join() !== order);
+    await clickIn(chosen, 'Take it off');
+    await until(async () => !(await tools()).bar.groups.flat().includes('gray-proof'));
+    await click('Large');
+    await until(async () => (await tools()).bar.size === 'large');
+    await click('Tool rail');
+    await click('Small');
+    await until(async () => (await tools()).rail.size === 'small');
+    const columns = await screen.findByRole('group', { name: 'Columns' }, WAIT);
+    const other = before.tools.rail.columns === 1 ? '2' : '1';
+    await clickIn(columns, other);
+    await until(async () => (await tools()).rail.columns === Number(other));
+    for (let left = await cursor(); left > 0; left--) {
+      await undo();
+      await untilIs(cursor, left - 1);
+    }
+    await untilIs(tools, before.tools);
+  });
+
   it('set the appearance, and the keymap that goes with it', async () => {
     await openPage(`/workspaces/${PROGRAM}?show=appearance`);
     const bright = (await screen.findByLabelText(/^Brightness/, {}, WAIT)) as HTMLInputElement;
