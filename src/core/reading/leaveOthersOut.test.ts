@@ -73,7 +73,7 @@ describe('a file that holds other things, too', () => {
     expect(
       kept([
         KEYS,
-        table(['Mark|one|Ctrl+T key', 'Go to|two|Ctrl+Y key', 'Swap|some|Ctrl+U key', 'Odd|more|Ctrl+P key']),
+        table(['Mark|gray|Ctrl+T key', 'Go to|blue|Ctrl+Y key', 'Swap|some|Ctrl+U key', 'Odd|more|Ctrl+P key']),
       ]),
     ).toEqual([true, false]);
   });
