@@ -68,7 +68,7 @@ export function mannerOf(cells: readonly string[]): Manner {
 
 /** Whether several cells have strokes with a modifier each, or the first of them, and only blanks between them. */
 const hasStrokes = (cells: readonly string[]): boolean =>
-  cells.filter((cell) => /^\S+[+-]\S+ \S+$/u.test(cell) && !/[,;]/u.test(cell) && parseChord(cell).ok).length >= 3;
+  cells.filter((cell) => /^[^\s+-]+[+-]\S+ \S+$/u.test(cell) && !/[,;]/u.test(cell) && parseChord(cell).ok).length >= 3;
 
 /**
  * How keys that stand apart in a cell are meant. Where the same one comes first in several cells it leads to others; where

@@ -188,7 +188,8 @@ function joined(line: Line, words: Words): Written | null {
 }
 
 /** Keys with a modifier, by how they are written. */
-const isHeld = ({ text }: Written): boolean => /^(?:<\S{2,}>|\^\S|[CMSA]-\S+|\S+\+\S+)$/u.test(text) && isKeys(text);
+const isHeld = ({ text }: Written): boolean =>
+  /^(?:<\S{2,}>|\^\S|[CMSA]-\S+|[^\s+]+\+\S+)$/u.test(text) && isKeys(text);
 /** Whether two strokes with a modifier each stand where a line binds keys, with what they do behind them. */
 function hasStrokes(line: Line, ways: ReadonlyMap<string, number>): boolean {
   const words = wordsOf(line, 0);
