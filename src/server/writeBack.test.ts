@@ -6,6 +6,7 @@ import { NO_CHOICES } from '../core/reading/choices';
 import type { Problem } from '../schemas/problem';
 import { closeDatabase } from './database';
 import { onDemoDatabase } from './testing/onDemoDatabase';
+import { PRINTED_LINES, printed, printedList } from './testing/printed';
 import { bringInUpload } from './useCases/bringIn';
 import { editKeymap } from './useCases/editKeymap';
 import { loadKeymapView } from './useCases/screens';
@@ -173,5 +174,23 @@ describe('a keymap written back', () => {
     const { draft } = await loadKeymapView('nibshore', 'factory-keys');
     await expect(writeBackInto(draft.id, null, asker)).rejects.toEqual(problem('not found', /Give one first/));
     await expect(writtenFile(987654, null, asker)).rejects.toEqual(problem('not found', /./));
+  });
+
+  it('goes into no PDF, though one is kept; a file that is given later is written into as that spells keys', async () => {
+    const slug = await bringInUpload(upload(await printed(printedList), 'keys.pdf'));
+    const { draft, program } = await loadKeymapView(slug, 'factory-keys');
+    expect(program.commands.map((one) => one.name)).toEqual(PRINTED_LINES);
+    expect(await filesOfKeymap(draft.id)).toEqual({ files: [], spelling: null, printed: true });
+    await expect(writeBackInto(draft.id, null, asker)).rejects.toEqual(problem('not found', /Give one first/));
+    const text = PRINTED_LINES.map((name, i) => `${name} = ctrl-f${i + 2}\n`).join('');
+    const { file } = await addFile(slug, upload(text, 'keys.conf'));
+    const { files, printed: isPrinted } = await filesOfKeymap(draft.id);
+    expect([files.map((one) => [one.id, one.name, one.given]), isPrinted]).toEqual([
+      [[file, 'keys.conf', true]],
+      false,
+    ]);
+    const id = await give(slug, 'factory-keys', { crop: ['Mod+Shift+F9'] });
+    const { bytes } = await writtenFile(id, null, asker);
+    expect(new TextDecoder().decode(bytes)).toBe(text.replace('Crop = ctrl-f5', 'Crop = ctrl-shift-f9'));
   });
 });

@@ -2,8 +2,11 @@
 import { readFileSync } from 'node:fs';
 import { fireEvent, screen, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
+import { NO_CHOICES } from '@/core/reading/choices';
+import { bringInUpload } from '@/server/useCases/bringIn';
 import { formsOf } from '@/server/useCases/ownForms';
 import { loadKeymapView } from '@/server/useCases/screens';
+import { sheetFile } from '@/server/useCases/sheets';
 import { filesOfKeymap } from '@/server/useCases/writeBack';
 import { onScreens, openPage } from '../testing/openPage';
 import { button, choose, click, clickIn, field, region, said, type, until, untilIs, WAIT } from '../testing/touch';
@@ -50,6 +53,32 @@ describe('a keymap written back', () => {
     await field('Num +');
     await untilIs(kept, { 'several keys': ', ' });
     await untilIs(() => written().some((one) => one?.includes('keypad_plus')), false);
+  });
+
+  it('of what came from a PDF asks for another file, and leads to the other ways', async () => {
+    const asker = { window: 'w', gone: new AbortController().signal };
+    const query = {
+      program: 'nibshore',
+      keymap: 'my-painting-hand',
+      date: 'May',
+      notation: 'windows',
+      contents: 'yours',
+    };
+    const bytes = new Uint8Array((await sheetFile(query)).bytes);
+    const of = { choices: NO_CHOICES, corrections: {}, name: 'Fernpress', version: '1', follows: '' };
+    const slug = await bringInUpload({ ...of, bytes, fileName: 'keys.pdf', asker });
+    await openPage(`/sheets/${slug}/factory-keys/write`);
+    await said(/^Fernpress was brought in from a PDF\. .*no program reads them from one\. Give the file/);
+    expect(screen.queryByText('Give a newer copy…')).toBeNull();
+    const leads = (name: string) => screen.getByRole('link', { name }).getAttribute('href');
+    expect([leads('change list'), leads('a form of your own')]).toEqual([
+      `/sheets/${slug}/factory-keys/changes`,
+      `/sheets/${slug}/factory-keys/form`,
+    ]);
+    const { commands } = (await loadKeymapView(slug, 'factory-keys')).program;
+    give('A file that the program reads', commands.map((one, i) => `${one.name} = ctrl-f${(i % 12) + 1}\n`).join(''));
+    await within(await told()).findByText(/^Read back/, {}, WAIT);
+    expect(commands.length).toBeGreaterThan(5);
   });
 
   it('goes into a newer copy that is given, and stays where it was when that is none of the program', async () => {

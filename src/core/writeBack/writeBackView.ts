@@ -16,6 +16,8 @@ export type FilesView = {
   readonly files: readonly FileLink[];
   /** With which file that is kept; null where there is none. */
   readonly spelling: { readonly file: number; readonly said: Versioned<Said> } | null;
+  /** Whether all that is kept is a PDF, which tells keys that no program reads from it. */
+  readonly printed: boolean;
 };
 /** A keymap written into a file, as a screen shows it. */
 export type WriteBackView = Omit<FileWritten, 'bytes'>;

@@ -2,7 +2,6 @@ import type { Choices } from '../reading/choices';
 import type { Corrections } from '../reading/correctRows';
 import { decodeText } from '../reading/decodeText';
 import { isPacked } from '../reading/forms/readWorkbook';
-import { isPdf } from '../reading/printed/printed';
 import { type FormRead, UnreadableList } from '../reading/tables';
 import { editedBytes, encodeText } from './editedBytes';
 import { joined, type TextEdit } from './edits';
@@ -57,8 +56,7 @@ export function writeFile(
   wanted: readonly Wanted[],
   said: Said,
 ): FileWritten {
-  // What was brought in from a PDF is spelled as the file that is given later.
-  const { encoding: firstEncoding, source: first } = understood(into && isPdf(source.bytes) ? into : source);
+  const { encoding: firstEncoding, source: first } = understood(source);
   const newer = into && understood(into);
   const target = newer?.source ?? first;
   // A file in another form is spelled by itself.
@@ -115,15 +113,11 @@ function bytesWith({ bytes }: FileBytes, target: SourceText, encoding: string, e
   return edits.length === 0 ? bytes : (target.pack(edits) ?? bytes);
 }
 
-const PRINTED =
-  'A PDF says which keys there are, but no program reads them from one. Give the file that the program reads, or make a form of your own.';
-
 /** A file understood, in the way its bytes ask for. @throws UnreadableList where it is no list. */
 function understood({ bytes, choices, corrections }: FileBytes): {
   readonly source: SourceText;
   readonly encoding: string;
 } {
-  if (isPdf(bytes)) throw new UnreadableList(PRINTED);
   if (isPacked(bytes)) return { source: readBook(bytes, choices, corrections), encoding: 'packed' };
   const decoded = decodeText(bytes);
   if (!decoded.ok) throw new UnreadableList(decoded.message);

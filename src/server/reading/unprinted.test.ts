@@ -1,7 +1,6 @@
-import PDFDocument from 'pdfkit';
 import { describe, expect, it } from 'vitest';
-import { NO_CHOICES } from '../../core/reading/choices';
 import { onDemoDatabase } from '../testing/onDemoDatabase';
+import { PRINTED_LINES as LINES, printedList as list, printed as pdf } from '../testing/printed';
 import { loadKeymapView } from '../useCases/screens';
 import { sheetFile } from '../useCases/sheets';
 import { readApart } from './readApart';
@@ -13,20 +12,6 @@ const read = (bytes: Uint8Array) =>
   readApart({ as: 'program', bytes, choices: null, corrections: {} }, asker).then((read) =>
     read.kind === 'list' ? read : Promise.reject(new Error(`Read as ${read.kind}.`)),
   );
-/** A PDF of one page. */
-const pdf = (draw: (page: PDFKit.PDFDocument) => void, options: PDFKit.PDFDocumentOptions = {}) =>
-  new Promise<Uint8Array>((done) => {
-    const document = new PDFDocument(options);
-    const parts: Buffer[] = [];
-    document.on('data', (part: Buffer) => parts.push(part));
-    document.on('end', () => done(new Uint8Array(Buffer.concat(parts))));
-    draw(document);
-    document.end();
-  });
-const LINES = ['Lift stain', 'Close tear', 'Fold lines', 'Crop'];
-const list = (page: PDFKit.PDFDocument): void =>
-  LINES.forEach((name, i) => void page.text(name, 60, 80 + 20 * i).text(`Ctrl+F${i + 2}`, 300, 80 + 20 * i));
-
 describe('a PDF', () => {
   it.each([
     ['desk', 'upright', 'windows'],
@@ -76,17 +61,5 @@ describe('a PDF', () => {
       /pictures of it alone/,
     );
     await expect(read(whole.slice(0, 200))).rejects.toThrow(/is damaged/);
-  });
-
-  it('is written into by nobody; a file that is given later is', async () => {
-    const bytes = await pdf(list);
-    const source = { bytes, choices: NO_CHOICES, corrections: {} };
-    const wanted = [{ id: 'crop', name: 'Crop', path: [], keys: ['F9'] }];
-    const question = { as: 'written', source, wanted, said: {} } as const;
-    await expect(readApart({ ...question, into: null }, asker)).rejects.toThrow(/no program reads them from one/);
-    const text = LINES.map((name, i) => `${name} = Ctrl+F${i + 2}\n`).join('');
-    const into = { ...source, bytes: new TextEncoder().encode(text) };
-    const written = await readApart({ ...question, into }, asker);
-    expect(new TextDecoder().decode(written.bytes)).toBe(text.replace('Crop = Ctrl+F5', 'Crop = F9'));
   });
 });

@@ -2,6 +2,7 @@ import { col, fn, type Transaction } from 'sequelize';
 import type { Choices } from '../../core/reading/choices';
 import type { Corrections } from '../../core/reading/correctRows';
 import type { Remembered } from '../../core/reading/preview';
+import { isPdf } from '../../core/reading/printed/printed';
 import type { Said } from '../../core/writeBack/spelling';
 import type { FileLink } from '../../core/writeBack/writeBackView';
 import { Problem } from '../../schemas/problem';
@@ -63,18 +64,26 @@ export async function rememberedChoices(): Promise<Remembered[]> {
   );
 }
 
-/** What is told of the files of a version of a program without opening them, the first first. */
-export async function filesOfVersion(versionId: number): Promise<FileLink[]> {
+/** So much of a file's head and end tells whether it is printed. */
+const TELLS = 1024;
+/** What is told of the files of a version of a program without opening them, the first first; and whether each is printed. */
+export async function filesOfVersion(versionId: number): Promise<(FileLink & { readonly printed: boolean })[]> {
   const { SourceFile } = await models();
   const rows = await SourceFile.findAll({
     where: { versionId },
-    attributes: ['id', 'name', 'given', 'madeAt', [fn('length', col('bytes')), 'size']],
+    attributes: [
+      ...['id', 'name', 'given', 'madeAt'],
+      [fn('length', col('bytes')), 'size'],
+      [fn('substr', col('bytes'), 1, TELLS), 'head'],
+      [fn('substr', col('bytes'), -TELLS), 'end'],
+    ],
     order: [['id', 'ASC']],
     ...within(undefined),
   });
   return rows.map((row) => {
     const { id, name, given, madeAt } = row;
-    return { id, name, given, madeAt, size: Number(row.get('size')) };
+    const [head, end] = [row.get('head') as Buffer, row.get('end') as Buffer];
+    return { id, name, given, madeAt, size: Number(row.get('size')), printed: isPdf(Buffer.concat([head, end])) };
   });
 }
 

@@ -4,7 +4,7 @@ import type { EditMark, Versioned } from '../../core/sync/versioned';
 import { slug as slugOf } from '../../core/text/slug';
 import type { Wanted } from '../../core/writeBack/sourceText';
 import type { Said } from '../../core/writeBack/spelling';
-import type { FilesView, WriteBackView } from '../../core/writeBack/writeBackView';
+import type { FileLink, FilesView, WriteBackView } from '../../core/writeBack/writeBackView';
 import type { FileWritten } from '../../core/writeBack/writeFile';
 import { Problem } from '../../schemas/problem';
 import { inTransaction, ofOneMoment } from '../database';
@@ -24,13 +24,18 @@ const spellingOf = (fileId: number) => ({
   read: () => loadSaid(fileId),
 });
 
+/** The files that a program may read its keys from: none reads them from what was printed. */
+const writable = (files: Awaited<ReturnType<typeof filesOfVersion>>): FileLink[] =>
+  files.flatMap(({ printed, ...file }) => (printed ? [] : [file]));
+
 /** The files a keymap can be written into. @throws Problem when there is no such keymap. */
 export const filesOfKeymap = ofOneMoment(async function filesOfKeymap(keymapId: number): Promise<FilesView> {
-  const files = await filesOfVersion((await keymapById(keymapId)).versionId);
+  const all = await filesOfVersion((await keymapById(keymapId)).versionId);
+  const files = writable(all);
   const [first] = files;
   // All copies of a file write keys alike, so that what is said of one is said of all.
   const spelling = first ? { file: first.id, said: await versioned(spellingOf(first.id)) } : null;
-  return { files: files.reverse(), spelling };
+  return { files: files.reverse(), spelling, printed: files.length === 0 && all.length > 0 };
 });
 
 /** Remembers what a person said of how a file writes keys. @throws Problem when there is no such file. */
@@ -42,7 +47,7 @@ export async function saySpelling(fileId: number, said: Said, mark: EditMark = {
 /** What is needed to write a keymap into a file. */
 const prepare = ofOneMoment(async function prepare(keymapId: number, fileId: number | null) {
   const row = await keymapById(keymapId);
-  const files = await filesOfVersion(row.versionId);
+  const files = writable(await filesOfVersion(row.versionId));
   const link = fileId === null ? files.at(-1) : files.find((one) => one.id === fileId);
   const [first] = files;
   if (!link || !first) throw new Problem('not found', 'No file of this program is kept here. Give one first.');
@@ -85,7 +90,7 @@ export async function addFile(slug: string, upload: Upload): Promise<{ readonly 
   const version = (await listKeymaps(program.id)).find((one) => one.factory)?.versionId;
   if (version === undefined) throw new Problem('not found', 'The factory keymap of this program is missing.');
   const known = new Set((await loadProgram(program, version)).program.commands.map((one) => slugOf(one.name)));
-  const [first] = await filesOfVersion(version);
+  const [first] = writable(await filesOfVersion(version));
   const asFirst = first ? (await fileById(first.id)).choices : NO_CHOICES;
   // A newer copy is read as the first was; another file of the program as it looks.
   for (const choices of [asFirst, NO_CHOICES]) {

@@ -32,7 +32,7 @@ type Props = {
 };
 
 /** A keymap written back into the file its program reads: what changes in it, how it writes keys, what it can't hold. */
-export function WriteBack({ given, links, files: { files, spelling }, file }: Props) {
+export function WriteBack({ given, links, files: { files, spelling, printed }, file }: Props) {
   const { view, from } = given;
   const { program, programSlug, draft } = view;
   const address = `/sheets/${programSlug}/${draft.slug}`;
@@ -114,8 +114,11 @@ export function WriteBack({ given, links, files: { files, spelling }, file }: Pr
         {!now && (
           <div className="empty">
             <p>
-              No file of {program.name} is kept here. Give the file it reads its keys from, and this keymap is written
-              into it: as it spells keys, and nothing else in it is touched.
+              {printed
+                ? `${program.name} was brought in from a PDF. It tells which keys there are, but no program reads them from one.`
+                : `No file of ${program.name} is kept here.`}{' '}
+              Give the file it reads its keys from, and this keymap is written into it: as it spells keys, and nothing
+              else in it is touched.
             </p>
             <FileButton
               label="A file that the program reads"
