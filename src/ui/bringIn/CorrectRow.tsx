@@ -1,7 +1,7 @@
 import { joiResolver } from '@hookform/resolvers/joi';
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { parseCanonical } from '@/core/chord/parseChord';
 import { writeChord } from '@/core/chord/writeChord';
@@ -22,12 +22,16 @@ type Props = {
   readonly onClose: () => void;
 };
 
+const NOBODY: readonly ReadRow[] = [];
+
 /** Says what a row is: a command with its name, place and keys, or none; of all rows like it at once, if wanted. */
 export function CorrectRow({ row, rows, onSay, onClose }: Props) {
   const read = row.command ?? row.would;
   const [is, setIs] = useState<'command' | 'none'>(row.command ? 'command' : row.corrected ? 'none' : 'command');
   const [all, setAll] = useState(false);
-  const alike = useMemo(() => rowsAlike(rows, row), [rows, row]);
+  // Who is like it among thousands is looked for once the dialog stands there.
+  const among = useDeferredValue(rows, NOBODY);
+  const alike = useMemo(() => rowsAlike(among, row), [among, row]);
   const form = useForm({
     resolver: joiResolver(listedCommand),
     defaultValues: {
