@@ -1,6 +1,7 @@
 'use client';
 
 import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -12,6 +13,7 @@ import { draftOf } from '@/core/keymap/draft';
 import type { KeymapLink } from '@/core/view/shelf';
 import { besideLines } from '@/core/writeBack/besideLines';
 import type { FileLink, FilesView } from '@/core/writeBack/writeBackView';
+import { Column } from '../kit/Column';
 import { FileButton } from '../kit/FileButton';
 import { SidePanes } from '../kit/SidePanes';
 import { ActionsMenu } from '../parts/ActionsMenu';
@@ -112,14 +114,14 @@ export function WriteBack({ given, links, files: { files, spelling, printed }, f
       >
         {problem && <Alert severity="error">{problem}</Alert>}
         {!now && (
-          <div className="empty">
-            <p>
+          <Column className="empty" align="center" gap={4}>
+            <Box component="p" sx={{ maxWidth: '44rem' }}>
               {printed
                 ? `${program.name} was brought in from a PDF. It tells which keys there are, but no program reads them from one.`
                 : `No file of ${program.name} is kept here.`}{' '}
               Give the file it reads its keys from, and this keymap is written into it: as it spells keys, and nothing
               else in it is touched.
-            </p>
+            </Box>
             <FileButton
               label="A file that the program reads"
               variant="contained"
@@ -133,7 +135,7 @@ export function WriteBack({ given, links, files: { files, spelling, printed }, f
               by hand. Where it reads a text but never gives one, write it in{' '}
               <Link href={`${address}/form`}>a form of your own</Link>.
             </p>
-          </div>
+          </Column>
         )}
         {now && !written && !problem && <p role="status">Writing into {labelOf(now)}…</p>}
         {written && shown !== 'cannot' && <Beside lines={lines} shown={shown} guessed={guessed} />}
