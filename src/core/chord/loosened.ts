@@ -1,4 +1,4 @@
-const BY_LETTER: Readonly<Record<string, string>> = { C: 'Ctrl', M: 'Alt', A: 'Alt', S: 'Shift' };
+import { MODIFIER_LETTERS } from './modifierLetters';
 
 /**
  * A text about keys without what people and programs put around them: brackets (`<Control>s`, `[Ctrl]+[S]`), words such
@@ -23,7 +23,7 @@ export function loosened(text: string): string {
       .replace(/(?<![\p{L}\p{N}])([CMAS]{1,3})([-+])(?=\S)/gu, (whole, letters: string, joint: string) =>
         new Set(letters).size < letters.length || (joint === '-' && letters.length > 1)
           ? whole
-          : [...letters].map((letter) => `${BY_LETTER[letter]}+`).join(''),
+          : [...letters].map((letter) => `${MODIFIER_LETTERS[letter]}+`).join(''),
       )
       .replace(
         /\b(?:press|pressed|type|hit|use|the|drücken|drücke|appuyez sur|appuyer sur|la|presiona|presionar|pulsa|pulsar|touche|tecla|taste|keys?|keyboard)\b:?/giu,

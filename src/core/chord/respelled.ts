@@ -1,22 +1,8 @@
 import { readKey } from './keyNames';
+import { MODIFIER_LETTERS } from './modifierLetters';
 import { MODIFIER_WORDS } from './modifierWords';
 
 const isModifier = (word: string): boolean => MODIFIER_WORDS[word.toLowerCase()] !== undefined;
-/** Modifiers by one letter, as they stand before a hyphen. */
-const BY_LETTER: Readonly<Record<string, string>> = {
-  C: 'Ctrl',
-  c: 'Ctrl',
-  M: 'Alt',
-  m: 'Alt',
-  A: 'Alt',
-  a: 'Alt',
-  S: 'Shift',
-  s: 'Shift',
-  W: 'Meta',
-  w: 'Meta',
-  D: 'Mod',
-  d: 'Mod',
-};
 const NUMBERED: Readonly<Record<string, string>> = { SHIFT: 'Shift', MOD1: 'Ctrl', MOD2: 'Alt' };
 const GLUED = /^(?:Ctrl|Control|Alt(?!Gr)|Shift|Cmd|Command|Option|Opt|Meta|Super|Win|Strg|Umschalt)(?=[A-Z0-9])/u;
 
@@ -52,11 +38,10 @@ export function respelled(text: string): string {
     if (!next) break;
     return `${glued[0]}+${respelled(after)}`;
   }
+  // `n-ctrl`: one key before one modifier.
   const [, key = '', held = ''] = /^([^\s+-]{1,12})-(\p{L}{3,10})$/u.exec(rest) ?? [];
   return isModifier(held) && !isModifier(key) ? `${held}+${key}` : keyLast(hyphened(rest));
 }
-
-const ESCAPED: Readonly<Record<string, string>> = { C: 'Ctrl', M: 'Alt', S: 'Shift' };
 
 /**
  * Strokes written one after the other with backslashes or carets: `\\C-x\\C-r`, `\\M-f`, `\\ef`, `^X^E`. Null for anything
@@ -73,7 +58,7 @@ export function escapedStrokes(text: string): string | null {
     for (;;) {
       const found = /^(?:\\([CMS])-|\\(C)(?=\p{L})|\\([eE])(?=[^[O])|(\^)(?=[^[]))/u.exec(rest);
       if (!found) break;
-      held.push(found[3] ? 'Alt' : found[4] ? 'Ctrl' : (ESCAPED[found[1] ?? found[2] ?? ''] ?? ''));
+      held.push(found[3] ? 'Alt' : found[4] ? 'Ctrl' : (MODIFIER_LETTERS[found[1] ?? found[2] ?? ''] ?? ''));
       rest = rest.slice(found[0].length);
     }
     const key = /^[^\\\s]/u.exec(rest)?.[0];
@@ -107,7 +92,7 @@ function lettered(text: string): string {
   for (let found = /^([CMASWDcmaswd])-(?=\S)/u.exec(rest); found; found = /^([CMASWDcmaswd])-(?=\S)/u.exec(rest)) {
     // A small s before anything else is the key with the window on it in some lists, in brackets it is Shift.
     const alone = found[1] === 's' && before === '' && text === rest && /^s-\S$/u.test(text);
-    before += `${alone ? 'Meta' : (BY_LETTER[found[1] ?? ''] ?? '')}+`;
+    before += `${alone ? 'Meta' : (MODIFIER_LETTERS[found[1]?.toUpperCase() ?? ''] ?? '')}+`;
     rest = rest.slice(found[0].length);
   }
   return before + rest;
@@ -128,7 +113,7 @@ function hyphened(text: string): string {
   return from > 0 ? `${text.slice(0, from - 1)}+${spaced}` : spaced;
 }
 
-/** The key behind its modifiers, where it stands before some of them: `Z+Ctrl`, `n-ctrl`. */
+/** The key behind its modifiers, where it stands before some of them: `Z+Ctrl`. */
 function keyLast(text: string): string {
   const words = text.split('+').map((word) => word.trim());
   const keys = words.filter((word) => !isModifier(word));

@@ -72,17 +72,17 @@ export function guessRoles(header: readonly string[] | null, rows: readonly Pick
   const free = (i: number): boolean => roles[i] === 'ignore';
 
   // Keys first: they are the surest to know by sight. A heading helps where cells are few.
+  const ofKeys = (i: number): boolean => said[i] === 'keys' || said[i] === 'Mac keys';
   const keyScore = columns.map(
     // Bare numbers are keys, too, but where others are read as well they count the rows.
     (c, i) =>
-      (said[i] === 'keys' || said[i] === 'Mac keys' ? c.keys : c.sure) -
+      (ofKeys(i) ? c.keys : c.sure) -
       0.2 * c.numbers -
       (c.joint ? 1 : 0) +
       0.3 * (c.filled / Math.max(1, body.length)) -
       0.3 +
-      (said[i] === 'keys' || said[i] === 'Mac keys' ? 0.5 : said[i] ? -0.3 : 0),
+      (ofKeys(i) ? 0.5 : said[i] ? -0.3 : 0),
   );
-  const ofKeys = (i: number): boolean => said[i] === 'keys' || said[i] === 'Mac keys';
   const scored = order(keyScore).filter((i) => (keyScore[i] ?? 0) >= 0.45);
   // Where a column is said to hold keys, none that is said to hold something else does.
   const sure = scored.some(ofKeys) ? scored.filter((i) => ofKeys(i) || said[i] === null) : scored;
@@ -149,16 +149,18 @@ function profileOf(cells: readonly string[]): Column {
   const filled = cells.filter((cell) => cell !== '');
   const share = (test: (cell: string) => boolean): number =>
     filled.length === 0 ? 0 : filled.filter(test).length / filled.length;
+  const texts = new Set(filled).size;
+  const same = filled.length > 2 && texts === 1;
   return {
     filled: filled.length,
-    distinct: filled.length === 0 ? 0 : new Set(filled).size / filled.length,
+    distinct: filled.length === 0 ? 0 : texts / filled.length,
     letters: share((cell) => /\p{L}{3}/u.test(cell)),
     keys: share((cell) => readKeysCell(cell, 'windows').status === 'keys'),
     sure: share(readsAsKeys),
     mac: share((cell) => /[⌘⌥⌃]|\b(cmd|command|option)\b/i.test(cell)),
     steps: share((cell) => /\s[>›→»]\s/u.test(cell)),
-    same: filled.length > 2 && new Set(filled).size === 1,
-    joint: filled.length > 2 && new Set(filled).size === 1 && /^[^\p{L}\p{N}]{1,2}$/u.test(filled[0] ?? ''),
+    same,
+    joint: same && /^[^\p{L}\p{N}]{1,2}$/u.test(filled[0] ?? ''),
     tags: share((cell) => /^([|*])[^\s|*]+\1$/u.test(cell)),
     numbers: share((cell) => /^\d+$/.test(cell)),
     long: share((cell) => cell.length > 60),

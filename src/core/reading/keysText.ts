@@ -31,7 +31,7 @@ export function keysText(text: string, mac: boolean): string {
   const escaped = escapedStrokes(cell);
   if (escaped !== null) return escaped;
   cell = forPlatform(cell, mac);
-  cell = bothPlatforms(withoutNotes(bothPlatforms(cell)));
+  cell = withoutNotes(bothPlatforms(cell));
   cell = cell.replace(/(?<=\S) ?(?:[¹²³⁴⁵⁶⁷⁸⁹†‡]{1,9}|\[(?:\d{1,2}|default|standard|Standard)\])/gu, '').trim();
   if (/[\p{L}\p{N}]\*/u.test(cell) && !PAD_END.test(cell)) cell = trimEnd(cell, '*');
   // A mark that stands apart leads to a note, but for the key itself behind a plus.

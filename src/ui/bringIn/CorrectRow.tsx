@@ -101,7 +101,7 @@ export function CorrectRow({ row, rows, onSay, onClose }: Props) {
         />
         {is === 'command' && (
           <>
-            <FormField form={form} name="name" label="Name" fullWidth multiline />
+            <FormField form={form} name="name" label="Name" fullWidth multiline sx={AS_ONE_LINE} />
             <FormField form={form} name="menu" label="Menu or group" hint="Steps with › or > between them." fullWidth />
             <FormField
               form={form}
@@ -123,6 +123,9 @@ export function CorrectRow({ row, rows, onSay, onClose }: Props) {
     </DialogFrame>
   );
 }
+
+/** A field that grows with its text, as high as the others while it has one line. */
+const AS_ONE_LINE = { '& .MuiInputBase-multiline': { padding: 0 } } as const;
 
 const written = (chord: string): string => {
   const parsed = parseCanonical(chord);
