@@ -46,6 +46,10 @@ export function isHeaderRow(row: Pick<RawRow, 'cells' | 'heading'>, first = true
 export const readsAsKeys = (cell: string): boolean =>
   MODIFIER_WORDS[cell.toLowerCase()] === undefined && readKeysCell(cell, 'windows').status === 'keys';
 
+/** Whether a cell reads as keys, and as no bare letter, number or word. */
+export const areSurelyKeys = (cell: string): boolean => SURE_KEYS.test(cell) && readsAsKeys(cell);
+const SURE_KEYS = /[+⌘⌥⌃⇧^-].|^F\d/u;
+
 /** So far down may the row stand that names the columns. */
 const HEAD_WITHIN = 6;
 
@@ -102,8 +106,8 @@ export function guessRoles(header: readonly string[] | null, rows: readonly Pick
           ? 1
           : said[i] === 'path' || said[i] === 'kind'
             ? -0.8
-            : said[i] === 'ignore' && !(isId(header?.[i]) && !said.includes('name'))
-              ? -1.2
+            : said[i] === 'ignore'
+              ? asideOf(header?.[i] ?? '', said.includes('name'))
               : 0) -
         c.long -
         0.5 * c.steps -
@@ -167,8 +171,12 @@ function profileOf(cells: readonly string[]): Column {
   };
 }
 
-/** What a structured file calls its things by, where it has no names for them. */
-const isId = (head: string | undefined): boolean => /^id$/iu.test(head ?? '');
+/** How much speaks against names in a column that is said to tell more of them: less where no other is said to have them. */
+function asideOf(head: string, named: boolean): number {
+  if (named) return -1.2;
+  // What a structured file calls its things by, where it has no names for them; what keys do.
+  return /^id$/iu.test(head) ? 0 : /what it does|desc|beschreib|explan/iu.test(head) ? -0.3 : -1.2;
+}
 
 function order(scores: readonly number[]): number[] {
   return scores.map((_, i) => i).sort((a, b) => (scores[b] ?? 0) - (scores[a] ?? 0));

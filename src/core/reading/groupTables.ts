@@ -1,4 +1,4 @@
-import { guessRoles, type headOf, readsAsKeys, roleOfHeader } from './columnRoles';
+import { areSurelyKeys, guessRoles, type headOf, readsAsKeys, roleOfHeader } from './columnRoles';
 import type { Role } from './roles';
 import type { RawRow, RawTable } from './tables';
 
@@ -71,16 +71,15 @@ export function groupTables(
 }
 
 const LOOKED_AT = 200;
-/** Which of two columns surely has the keys, in all of some rows; null where neither or both may. */
+/** Which of two columns surely has the keys, in all rows that have both; null where neither or both may. */
 function keysSide(body: readonly RawRow[]): 0 | 1 | null {
   const looked = body.slice(0, LOOKED_AT);
-  if (looked.length < 2 || looked.some((row) => row.cells.length !== 2)) return null;
-  const of = ([0, 1] as const).filter((i) =>
-    looked.every((row) => SURE_KEYS.test(row.cells[i] ?? '') && readsAsKeys(row.cells[i] ?? '')),
-  );
+  if (looked.some((row) => row.cells.length > 2)) return null;
+  const both = looked.filter((row) => (row.cells[0] ?? '') !== '' && (row.cells[1] ?? '') !== '');
+  if (both.length === 0 || both.length < 0.5 * looked.length) return null;
+  const of = ([0, 1] as const).filter((i) => both.every((row) => areSurelyKeys(row.cells[i] ?? '')));
   return of.length === 1 ? (of[0] ?? null) : null;
 }
-const SURE_KEYS = /[+⌘⌥⌃⇧^-].|^F\d/u;
 
 /** Columns that are left out though most of what stands there reads as keys, and more than bare letters and numbers. */
 function otherKeysIn(roles: readonly Role[], header: readonly string[] | null, rows: readonly RawRow[]): number[] {
@@ -88,7 +87,7 @@ function otherKeysIn(roles: readonly Role[], header: readonly string[] | null, r
     if (role !== 'ignore') return [];
     const filled = rows.slice(0, LOOKED_AT).flatMap((row) => row.cells[i] || []);
     const keys = filled.filter(readsAsKeys).length;
-    const sure = filled.filter((cell) => SURE_KEYS.test(cell) && readsAsKeys(cell)).length;
+    const sure = filled.filter(areSurelyKeys).length;
     const said = roleOfHeader(header?.[i] ?? '') ?? 'keys';
     return keys >= 0.6 * filled.length && sure > 0 && /keys/u.test(said) ? [i] : [];
   });

@@ -70,7 +70,9 @@ function holds(table: RawTable, body: readonly RawRow[], least: number): boolean
     const holds = sure > 0 && (sure >= least * filled.length || (said && sure >= 0.1 * filled.length));
     const words = filled.filter((cell) => cell.length > 2 && /\p{L}{2}/u.test(cell)).length;
     const worded = words >= 0.5 * filled.length && filled.length >= 0.5 * body.length;
-    return { holds, worded, share: keys.length / Math.max(1, filled.length) };
+    // Words such as “left” are keys and names alike.
+    const plain = keys.filter((cell) => /^\p{L}{2,}$/u.test(cell)).length;
+    return { holds, worded, share: (keys.length - 0.5 * plain) / Math.max(1, filled.length) };
   });
   return columns.some(
     (one, i) =>

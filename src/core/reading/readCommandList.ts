@@ -28,13 +28,15 @@ export type Reading = {
   readonly signs: { readonly cells: number; readonly keys: boolean };
   /** Whether its lines that are commented out tell what holds without them. */
   readonly commentsKept: boolean;
+  /** Whether some of its rows may have name and keys the other way around. */
+  readonly turns: boolean;
 };
 
 /** So often is it said what a cell that was not understood was probably meant to say. */
 const MOST_HINTS = 300;
 
 /** What a list was understood as, so that another state of it is understood in the same way. */
-export type ReadAs = Pick<Reading, 'format' | 'manner' | 'groups' | 'commentsKept'>;
+export type ReadAs = Pick<Reading, 'format' | 'manner' | 'groups' | 'commentsKept' | 'turns'>;
 
 /**
  * Understands a list of commands, whatever form it has.
@@ -54,7 +56,11 @@ export function readCommandList(
 }
 
 /** Understands tables that were found in a file. @param like how its keys are written, where that is known. */
-export function readTables(raw: RawTables, choices: Choices, like?: Pick<Reading, 'manner' | 'commentsKept'>): Reading {
+export function readTables(
+  raw: RawTables,
+  choices: Choices,
+  like?: Pick<Reading, 'manner' | 'commentsKept' | 'turns'>,
+): Reading {
   const facts = FORM_FACTS[raw.format];
   const tables = facts.least === null ? raw.tables : leaveOthersOut(raw.tables, facts.least, facts.steps);
   const heads = tables.map(headOf);
@@ -66,6 +72,8 @@ export function readTables(raw: RawTables, choices: Choices, like?: Pick<Reading
   const guessed = like?.manner ?? mannerOf(cells);
   const manner = choices.signs === null ? guessed : { ...guessed, signs: choices.signs };
   const commentsKept = like?.commentsKept ?? commentsAreKept(tables, groups.of, manner);
+  // Lists for people do, unless somebody said what their columns hold.
+  const turns = like?.turns ?? (facts.least !== null && facts.steps && choices.roles.every((one) => one === null));
   const rows: ReadRow[] = [];
   const reader: Reader = {
     facts,
@@ -74,6 +82,7 @@ export function readTables(raw: RawTables, choices: Choices, like?: Pick<Reading
     hints: { left: MOST_HINTS },
     commentedOut: commentsKept,
     titled: tables.length > 1 && tables.filter(beginsWithTitle).length > 0.8 * tables.length,
+    turns,
     filled: cells.filter((cell) => cell !== '').length >= 0.3 * cells.length,
     out: rows,
   };
@@ -92,6 +101,7 @@ export function readTables(raw: RawTables, choices: Choices, like?: Pick<Reading
     doubt: doubtOf(rows),
     clashes: clashesIn(rows),
     commentsKept,
+    turns,
     signs: { cells: cells.filter((cell) => /^[-?]$/u.test(cell.trim())).length, keys: manner.signs },
   };
 }

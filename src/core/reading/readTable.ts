@@ -4,7 +4,7 @@ import type { Dialect } from '../chord/parseChord';
 import { writeChord } from '../chord/writeChord';
 import { cutText } from '../text/cutText';
 import { cleanName } from './cleanName';
-import { type headOf, isHeaderRow } from './columnRoles';
+import { areSurelyKeys, type headOf, isHeaderRow } from './columnRoles';
 import type { FormFacts } from './formFacts';
 import type { Manner } from './mannerOf';
 import { readKeysCell } from './readKeysCell';
@@ -68,6 +68,8 @@ export type Reader = {
   readonly commentedOut: boolean;
   /** Whether each table begins with its title in a row of its own. */
   readonly titled: boolean;
+  /** Whether a row may have its name and its keys the other way around. */
+  readonly turns: boolean;
   /** Whether most commands have keys beside those on a Mac. */
   readonly filled: boolean;
   readonly out: ReadRow[];
@@ -87,7 +89,8 @@ export function readTable(
   const pathColumn = roles.indexOf('path');
   const [macColumn, kindColumn] = [roles.indexOf('Mac keys'), roles.indexOf('kind')];
   const names = head.cells?.join() ?? null;
-  for (const row of table.rows) {
+  for (const written of table.rows) {
+    const row = reader.turns ? turned(written, nameColumn, keysColumn) : written;
     const say = (
       result: ReadRow['result'],
       why: string | null,
@@ -104,7 +107,7 @@ export function readTable(
         ...(row.commentedOut ? { commentedOut: reader.commentedOut ? ('kept' as const) : ('off' as const) } : {}),
         ...(row.whole === undefined ? {} : { whole: row.whole }),
       };
-      const key = rowKey(row.line, row.spans[0]?.[0] ?? 0);
+      const key = rowKey(row.line, written.spans[0]?.[0] ?? 0);
       const would = command ? null : commandIn(row, roles, [...table.headings, ...under], reader);
       out.push({ line: row.line, key, cells: row.cells, result, why, command, ...(would ? { would } : {}), at });
     };
@@ -119,7 +122,7 @@ export function readTable(
     }
     const only = filled.length === 1 ? (filled[0] ?? '') : null;
     if (
-      row === head.row ||
+      written === head.row ||
       (names !== null && row.cells.length === head.cells?.length && row.cells.join() === names) ||
       (!table.header && isHeaderRow(row, false))
     ) {
@@ -130,7 +133,7 @@ export function readTable(
       say('unused', 'Looks like a footnote.');
       continue;
     }
-    const titles = reader.titled && row === table.rows[0];
+    const titles = reader.titled && written === table.rows[0];
     if (only !== null && roles.length > 1 && (titles || isHeading(row, only, roles))) {
       under.splice(0, under.length, cleanName(only));
       say('heading', HEADS);
@@ -217,6 +220,19 @@ export function readTable(
         : ` The command comes in ${keys.chords.length > 0 ? 'with its other keys' : 'without a key'}.`;
     say(wrong === '' ? 'used' : 'partly', wrong === '' ? null : `${wrong}${brought}`, command, { own: keys.chords });
   }
+}
+
+/** A row that has its keys where names stand in the others, and its name where keys do, the other way around. */
+function turned(row: RawRow, name: number, keys: number): RawRow {
+  const [atName, atKeys] = [row.cells[name] ?? '', row.cells[keys] ?? ''];
+  if (!/\p{L}{2}/u.test(atKeys) || !areSurelyKeys(atName) || readKeysCell(atKeys, 'windows').status !== 'unread')
+    return row;
+  const other = (i: number): number => (i === name ? keys : i === keys ? name : i);
+  return {
+    ...row,
+    cells: row.cells.map((_, i) => row.cells[other(i)] ?? ''),
+    spans: row.spans.map((span, i) => row.spans[other(i)] ?? span),
+  };
 }
 
 /** The name in a cell of several paragraphs: the first, unless the next goes on with it. */

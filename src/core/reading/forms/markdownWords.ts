@@ -58,11 +58,14 @@ function saidIn(node: MarkdownNode, source: string, known: ReadonlySet<string>):
     text += words;
   };
   const plain = (from: number, to: number): void => {
-    let at = from;
-    for (const { 0: end, index } of source.slice(from, to).matchAll(/(?:\r\n?|\n)[ \t]*/gu)) {
-      say(trimEnd(source.slice(at, from + index), ' \t'), at);
+    // What is set in behind a sign of the form itself is no more than that.
+    const set = text.endsWith('\n') ? (/^[ \t]*/u.exec(source.slice(from, to))?.[0].length ?? 0) : 0;
+    const begin = from + set;
+    let at = begin;
+    for (const { 0: end, index } of source.slice(at, to).matchAll(/(?:\r\n?|\n)[ \t]*/gu)) {
+      say(trimEnd(source.slice(at, begin + index), ' \t'), at);
       text += '\n';
-      at = from + index + end.length;
+      at = begin + index + end.length;
     }
     if (at < to) say(source.slice(at, to), at);
   };

@@ -20,19 +20,19 @@ export function readAccelerators(text: string): RawTables {
       entries++;
       const [, word = '', path = '', keys = ''] = found;
       const start = line.from + found.index + found[0].indexOf('"', word.length) + 1;
-      const plain = unescaped(path);
-      const steps = plain
+      const steps = path
         .replace(/^<[^>]*>\/?/u, '')
         .split('/')
         .filter((step) => step !== '');
-      const name = steps.pop() ?? plain;
+      const name = steps.pop() ?? path;
+      const nameFrom = start + path.lastIndexOf(name);
       const keysFrom = line.from + found.index + found[0].lastIndexOf('"') - keys.length;
       rows.push({
         ...base,
-        cells: [tidyCell(steps.join(' › ')), tidyCell(name), tidyCell(unescaped(keys))],
+        cells: [steps.join(' › '), name, keys].map((cell) => tidyCell(unescaped(cell))),
         spans: [
           [start, start + path.length],
-          [start + path.length - name.length, start + path.length],
+          [nameFrom, nameFrom + name.length],
           [keysFrom, keysFrom + keys.length],
         ],
         ...(commentedOut ? { commentedOut } : {}),

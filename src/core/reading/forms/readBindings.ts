@@ -26,7 +26,7 @@ export function readBindings(text: string): RawTables {
   if (lines.length > MOST_ROWS) throw new UnreadableList(tooMany);
   const ways: Ways = behindColons(lines) ? 'colon' : waysOf(lines, variables);
   if (ways !== 'colon' && ways.size === 0) return { title: null, format: 'bindings', tables: [] };
-  const strokes = ways !== 'colon' && lines.filter((line) => hasStrokes(line, ways)).length > 1;
+  const strokes = ways !== 'colon' && lines.some((line) => hasStrokes(line, ways));
   const rows: RawRow[] = [];
   for (const line of lines) {
     const row = rowOf(line, ways, strokes);
@@ -140,8 +140,8 @@ function rowOf(line: Line, ways: Ways, strokes: boolean): RawRow {
     const behind = words.slice(upTo);
     const after = way.word !== '' && behind[0]?.text === '=' ? behind.slice(1) : behind;
     // An assignment is for whoever reads those; a comment sign is no key where it begins a comment.
-    if (/^:?=$/u.test(after[0]?.text ?? '') || (way.word === '' && /^(?:#+|\/\/|--)$/u.test(keys?.text ?? '')))
-      continue;
+    const remarks = /^(?:#+|\/\/|--)$/u.test(keys?.text ?? '') || (skipped === '' && commentedOut && after.length > 2);
+    if (/^:?=$/u.test(after[0]?.text ?? '') || (way.word === '' && remarks)) continue;
     const between = words.slice(way.word === '' ? 0 : 1, way.at);
     const named = after.length > 0 ? after : between;
     if (keys && named.length === 0) {
@@ -201,7 +201,7 @@ function strokesIn(words: Words): number {
   const [first, ...rest] = words;
   if (!first || !isHeld(first)) return 1;
   const end = rest.findIndex(
-    (one, i) => i === rest.length - 1 || i > 2 || !(isHeld(one) || [...one.text].length === 1),
+    (one, i) => i === rest.length - 1 || i > 2 || !(isHeld(one) || ([...one.text].length === 1 && one.text !== '=')),
   );
   return end < 0 ? 1 : end + 1;
 }
@@ -215,9 +215,10 @@ function wayFor(words: Words, ways: ReadonlyMap<string, number>): Way | null {
     return { word, at: at + switches };
   }
   // What is written like the names of keys beside it is one that we don't know.
-  return ways.has('') && (isKeys(word) || /^[A-Z][A-Z\d]*(?:_[A-Z\d]+)*$/u.test(word)) && words.length > 1
-    ? { word: '', at: 0 }
-    : null;
+  const first = words[0];
+  if (!ways.has('') || !first) return null;
+  const keys = words.length > 1 ? isKeys(word) || /^[A-Z][A-Z\d]*(?:_[A-Z\d]+)*$/u.test(word) : isHeld(first);
+  return keys ? { word: '', at: 0 } : null;
 }
 
 const isKeys = (text: string): boolean => {

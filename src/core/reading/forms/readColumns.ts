@@ -2,7 +2,7 @@ import { trimEnd } from '../../text/trimEnd';
 import { readsAsKeys } from '../columnRoles';
 import { keyRange } from '../keyRange';
 import { readKeysCell } from '../readKeysCell';
-import { HEADS, MOST_COLUMNS, type RawRow, type RawTables } from '../tables';
+import { HEADS, MOST_COLUMNS, type RawRow, type RawTables, type Span } from '../tables';
 import { partOf, rowCells, type Written } from './cells';
 import { columnAt, indentOf, type Line, linesOf } from './lines';
 import { underHeadings } from './underHeadings';
@@ -65,6 +65,8 @@ export function readColumns(text: string): RawTables {
   /** Where a ruler above says that the columns begin. */
   let ruler: readonly number[] | null = null;
   const seconds = secondColumns(lines);
+  /** The row above the one that was added last. */
+  let before: RawRow | null = null;
   for (let i = 0; i < lines.length; i++) {
     const line = lines[i] as Line;
     if (line.text.trim() === '') continue;
@@ -113,9 +115,12 @@ export function readColumns(text: string): RawTables {
     const above = found.last();
     // A new paragraph begins a new row, wherever it begins.
     const begins = lines[i - 1]?.text.trim() === '' || above?.left !== undefined;
-    const goesOn = above && !begins ? goesOnWith(read, above, lines) : null;
+    const goesOn = above && !begins ? (goesOnWith(read, above, lines) ?? nameGoesOn(read, above, before, lines)) : null;
     if (goesOn) found.goOn(goesOn);
-    else found.add(rowOf(read));
+    else {
+      before = above;
+      found.add(rowOf(read));
+    }
   }
   return { title: null, format: 'text in columns', tables: found.tables() };
 }
@@ -123,13 +128,11 @@ export function readColumns(text: string): RawTables {
 /** A term that is told of in the next line, which is set in: `term::` or `term:` above it; null where the line is none. */
 function termOf(line: Line, next: Line | undefined): Written | null {
   const body = line.text.trimEnd();
-  if (!next || !/^\s+\S/u.test(next.text)) return null;
+  if (!next || next.text.trim() === '' || indentOf(next.text) <= indentOf(body)) return null;
+  if (/::$/u.test(body)) return partOf(line, 0, trimEnd(body, ':').length);
   // Keys alone in a line, as manuals have them.
   const alone = body.trim();
-  if (alone.length < 40 && indentOf(next.text) > indentOf(body) && surelyKeys(alone) && readsAsKeys(alone))
-    return partOf(line, 0);
-  if (!/::$/u.test(body)) return null;
-  return indentOf(next.text) > indentOf(body) ? partOf(line, 0, trimEnd(body, ':').length) : null;
+  return alone.length < 40 && surelyKeys(alone) && readsAsKeys(alone) ? partOf(line, 0) : null;
 }
 
 /** A sign or two, keys joined or marked, or several: no word of a sentence or a list. */
@@ -215,7 +218,7 @@ function withRange(line: Line, parts: Parts['parts']): Parts['parts'] {
   if (!first || !last || rest.length === 0) return parts;
   const [from, to] = [first.span[0] - line.from, last.span[1] - line.from];
   const between = line.text.slice(first.span[1] - line.from, last.span[0] - line.from);
-  if (!/\.{3}|…/u.test(between) || keyRange(`${first.text} ... ${last.text}`) === null) return parts;
+  if (!/\.{3}|…|\s[-–]\s/u.test(between) || keyRange(`${first.text} ... ${last.text}`) === null) return parts;
   return [{ ...partOf(line, from, to), column: first.column }, ...rest];
 }
 
@@ -271,9 +274,29 @@ function goesOnWith(read: Parts, above: RawRow, lines: readonly Line[]): RawRow 
     let column = starts.length - 1;
     while (column > 0 && part.column < (starts[column] ?? 0) - 2) column--;
     cells[column] = cells[column] === '' ? part.text : `${cells[column]} ${part.text}`;
-    spans[column] = [spans[column]?.[0] ?? part.span[0], part.span[1]];
+    spans[column] = above.cells[column] === '' ? part.span : [spans[column]?.[0] ?? part.span[0], part.span[1]];
   }
   return { ...above, cells, spans };
+}
+
+/**
+ * A name of two lines whose keys stand beside the second, set in and beginning small; null where that is another row's. It
+ * stands where the names of the rows above do, so that it heads nothing.
+ */
+function nameGoesOn({ parts }: Parts, above: RawRow, before: RawRow | null, lines: readonly Line[]): RawRow | null {
+  const [first, ...rest] = parts;
+  const columnOf = ({ line, spans }: RawRow): number => {
+    const upper = lines[line - 1];
+    return upper ? columnAt(upper.text, (spans[0]?.[0] ?? 0) - upper.from) : 0;
+  };
+  const [name = '', ...more] = above.cells;
+  if (!first || rest.length === 0 || more.length > 0 || before?.left !== undefined || (before?.cells.length ?? 0) < 2)
+    return null;
+  const small = /^\p{Ll}/u.test(first.text) && !/^\p{Ll}/u.test(name);
+  if (!small || first.column <= columnOf(above) || !before || columnOf(before) !== columnOf(above)) return null;
+  if (readsAsKeys(name) || !rest.some((one) => readsAsKeys(one.text))) return null;
+  const span: Span = [above.spans[0]?.[0] ?? first.span[0], first.span[1]];
+  return { ...above, ...rowCells([{ text: `${name} ${first.text}`, span }, ...rest]) };
 }
 
 /** What a line heads, if it is a heading. */

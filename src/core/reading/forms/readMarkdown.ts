@@ -105,16 +105,16 @@ export function readMarkdown(text: string): RawTables {
   const addCode = (block: MarkdownNode): void => {
     const slice = ({ from, to }: MarkdownNode): string => text.slice(from, to);
     const lang = block.children.filter((one) => one.name === 'CodeInfo').map(slice);
-    const code = block.children.filter((one) => one.name === 'CodeText').map(slice);
-    const value = code.join('');
+    const code = block.children.filter((one) => one.name === 'CodeText');
+    const value = code.map(slice).join('');
     if (!TOLD.test(lang.join('').split(/\s/u)[0] ?? '') || !tellsKeys(value)) return;
-    const at = text.indexOf(value, block.from);
+    const placeOf = placesIn(code);
     for (const { headings, rows } of readColumns(value).tables)
       add(
         rows.map((row) => ({
           ...row,
-          line: row.line + lineOf(block.from),
-          spans: row.spans.map(([a, b]) => (at < 0 ? [0, 0] : [a + at, b + at]) as Span),
+          line: lineOf(placeOf(row.spans[0]?.[0] ?? 0)),
+          spans: row.spans.map(([a, b]): Span => [placeOf(a), b > a ? placeOf(b - 1) + 1 : placeOf(a)]),
         })),
         headings,
       );
@@ -141,6 +141,20 @@ export function readMarkdown(text: string): RawTables {
   };
   walk(root.children, 0);
   return { title: tops.length === 1 ? (tops[0] ?? null) : null, format: 'Markdown', tables };
+}
+
+/** Tells where in the source a place of parts stands that are put together. */
+function placesIn(parts: readonly MarkdownNode[]): (place: number) => number {
+  let length = 0;
+  const begins = parts.map(({ from, to }) => {
+    const piece = { at: length, from };
+    length += to - from;
+    return piece;
+  });
+  return (place) => {
+    const { at, from } = begins.findLast((one) => one.at <= place) ?? { at: 0, from: 0 };
+    return from + place - at;
+  };
 }
 
 /** Signs of the form itself among what a block holds. */

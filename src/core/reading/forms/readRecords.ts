@@ -21,6 +21,17 @@ export function readRecords(tree: Tree, lineAt: Line): RawTable[] {
     if (all > MOST_ROWS) throw new UnreadableList(tooMany);
     if (table.rows.length > 0) tables.push(table);
   };
+  /** The lists in a record; what stands in its own row is none beside it. */
+  const beside = (record: Tree, place: readonly string[], depth: number): void => {
+    if (record.kind !== 'map') return;
+    for (const { name, value: one } of record.entries)
+      if (
+        one.kind === 'map'
+          ? one.entries.length > (isFlat(one) ? 2 : 1)
+          : one.kind === 'list' && one.items.length > 1 && textsOf(one) === null && repeatedTexts(one) === null
+      )
+        walk(one, [...place, holdsCommands(record) ? labelOf(record, name) : tidyCell(name)], depth + 1);
+  };
   const walk = (value: Tree, place: readonly string[], depth: number): void => {
     if (value.kind === 'text' || depth > DEEPEST_TREE) return;
     if (value.kind === 'list') {
@@ -57,16 +68,8 @@ export function readRecords(tree: Tree, lineAt: Line): RawTable[] {
           ),
         );
       for (const item of value.items) {
-        if (!(records.length >= 2 && item.kind === 'map')) walk(item, place, depth + 1);
-        // What stands in a record's own row is no list beside it.
-        else
-          for (const { name, value: one } of item.entries)
-            if (
-              one.kind === 'map'
-                ? one.entries.length > (isFlat(one) ? 2 : 1)
-                : one.kind === 'list' && one.items.length > 1 && textsOf(one) === null && repeatedTexts(one) === null
-            )
-              walk(one, [...place, holdsCommands(item) ? labelOf(item, name) : tidyCell(name)], depth + 1);
+        if (records.length >= 2 && item.kind === 'map') beside(item, place, depth);
+        else walk(item, place, depth + 1);
       }
       return;
     }
@@ -102,8 +105,9 @@ export function readRecords(tree: Tree, lineAt: Line): RawTable[] {
       });
     }
     for (const { name, value: one } of value.entries) {
-      if (one.kind === 'text' || (asRecords && isFlat(one))) continue;
-      walk(one, name === '' ? place : [...place, tidyCell(name)], depth + 1);
+      const inside = name === '' ? place : [...place, tidyCell(name)];
+      if (asRecords && isRecord(one)) beside(one, inside, depth);
+      else walk(one, inside, depth + 1);
     }
   };
   walk(tree, [], 0);
@@ -124,7 +128,14 @@ function textsOf(value: Tree): readonly [string, Span] | null {
 const isFlat = (value: Tree): boolean =>
   value.kind !== 'map' || value.entries.every((one) => textsOf(one.value) !== null);
 const isRecord = (value: Tree): boolean =>
-  value.kind === 'map' && value.entries.some((one) => textsOf(one.value) !== null);
+  value.kind === 'map' &&
+  value.entries.some(({ value: one }) => textsOf(one) !== null || (one.kind === 'list' && areFlat(one.items)));
+/** Whether these are small maps of texts, such as several keys of one command, and no commands of their own. */
+const areFlat = (items: readonly Tree[]): boolean =>
+  items.length > 0 &&
+  items.length <= 12 &&
+  items.every((one) => one.kind === 'map' && one.entries.length <= 3 && isFlat(one)) &&
+  !areCommands(items);
 
 /** Whether records have a field in common, most of them. */
 function alike(records: readonly Tree[]): boolean {
@@ -156,14 +167,13 @@ function fieldsOf(record: Tree, before = '', depth = 0): Field[] {
 /** What commands, and what they live in, are mostly called by. */
 const CALLED = /^(?:name|label|title|command|action|text|caption|menu|id)$/iu;
 /** Whether it is a list of records with a name and keys each, which are commands of their own. */
-function areCommands(value: Tree): boolean {
-  if (value.kind !== 'list' || value.items.length === 0) return false;
-  const named = value.items.filter(
+function areCommands(items: readonly Tree[]): boolean {
+  const named = items.filter(
     (one) =>
       one.kind === 'map' && one.entries.some(({ name, value: text }) => CALLED.test(name) && text.kind === 'text'),
   );
   return (
-    named.length === value.items.length &&
+    named.length === items.length &&
     named.some(
       (one) =>
         one.kind === 'map' &&
@@ -175,7 +185,7 @@ function areCommands(value: Tree): boolean {
 }
 const holdsCommands = (record: Tree): boolean =>
   record.kind === 'map' &&
-  record.entries.some(({ value }) => areCommands(value)) &&
+  record.entries.some(({ value }) => value.kind === 'list' && areCommands(value.items)) &&
   !record.entries.some(({ name, value }) => !CALLED.test(name) && value.kind === 'text' && readsAsKeys(value.text));
 /** What a record is called; else what its list is. */
 function labelOf(record: Tree, list: string): string {
@@ -185,8 +195,7 @@ function labelOf(record: Tree, list: string): string {
 
 /** The fields of flat records in a list, such as several keys of one command: the texts of each one under the other. */
 function repeatedTexts(value: Tree): readonly Field[] | null {
-  if (value.kind !== 'list' || value.items.length < 2 || value.items.length > 12 || areCommands(value)) return null;
-  if (!value.items.every((one) => one.kind === 'map' && one.entries.length <= 3 && isFlat(one))) return null;
+  if (value.kind !== 'list' || value.items.length < 2 || !areFlat(value.items)) return null;
   const fields = new Map<string, Field>();
   for (const { name, text, span } of value.items.flatMap((one) => fieldsOf(one))) {
     const before = fields.get(name);

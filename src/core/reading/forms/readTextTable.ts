@@ -41,7 +41,9 @@ function barredRows(lines: readonly Line[]): RawRow[] {
 
 function separatedRows(text: string): RawRow[] {
   const delimiter = guessDelimiter(text);
-  const { data, meta } = Papa.parse<string[]>(text, { delimiter, preview: MOST_ROWS + 2 });
+  const { data: read, meta, errors } = Papa.parse<string[]>(text, { delimiter, preview: MOST_ROWS + 2 });
+  // Where quotes are not as they should be, one may take lines with it.
+  const data = errors.some(({ type }) => type === 'Quotes') ? lineByLine(text, delimiter, meta.linebreak) : read;
   if (data.length > MOST_ROWS + 1) throw new UnreadableList(tooMany);
   const place = placesIn(text, delimiter, meta.linebreak);
   return data.map((all, i) => {
@@ -49,6 +51,17 @@ function separatedRows(text: string): RawRow[] {
     const cells = all.slice(0, MOST_COLUMNS).map((cell) => tidyCell(isGuarded(cell) ? cell.slice(1) : cell));
     while (cells.length > 0 && cells.at(-1) === '' && all.length === 1) cells.pop();
     return { line: i + 1, cells, spans: spans.slice(0, cells.length), heading: false };
+  });
+}
+
+/** A sign that no text has. */
+const NEVER = '\u0001';
+
+/** The cells of each line for itself; of one with odd quotes, as they stand there. */
+function lineByLine(text: string, delimiter: string, linebreak: string): string[][] {
+  return text.split(linebreak, MOST_ROWS + 2).map((line) => {
+    const { data, errors } = Papa.parse<string[]>(line, { delimiter });
+    return (errors.length > 0 ? Papa.parse<string[]>(line, { delimiter, quoteChar: NEVER }).data : data)[0] ?? [''];
   });
 }
 
@@ -90,5 +103,5 @@ function guessDelimiter(text: string): string {
     (mark) => [mark, lines.filter((line) => line.includes(mark)).length / lines.length] as const,
   );
   const common = shares.filter(([, share]) => share >= 0.3).sort((a, b) => b[1] - a[1]);
-  return common.find(([mark]) => mark === '\t')?.[0] ?? common[0]?.[0] ?? '\u0001';
+  return common.find(([mark]) => mark === '\t')?.[0] ?? common[0]?.[0] ?? NEVER;
 }

@@ -46,6 +46,11 @@ function findText(sought: string, text: string, from: number, last = false): rea
   }
   return found;
 }
+/** Where a text stands in another; null where it does not. */
+function placeOf(text: string, sought: string, from: number): number | null {
+  const at = text.indexOf(sought, from);
+  return at < 0 ? null : at;
+}
 /** The signs at the end of a text, from the first on that is no blank, or with the blanks before. */
 function signsAtEnd(text: string, bare = true): string {
   const signs = [...text];
@@ -176,6 +181,8 @@ function besideKeys(
   keysFirst: boolean,
   reads: (keys: string) => boolean,
 ): readonly [number, number] | null {
+  // Keys alone have no name.
+  if (reads(text.slice(from).trim())) return null;
   const blanks = [...text.slice(from).matchAll(/\s+/gu)]
     .map((one): [number, number] => [from + one.index, from + one.index + one[0].length])
     .filter(([begin, end]) => begin > from && end < text.length);
@@ -196,7 +203,11 @@ export function endingsLike(after: string): Ending[] {
   if (isBlank(after)) return [atEnd];
   const tail = after.trimEnd();
   const lead = /^\s*[^\p{L}\p{N}\s]*/u.exec(after)?.[0] ?? '';
+  const upTo = (text: string, from: number): number | null =>
+    findText(lead, text, from)?.[0] ?? (/\S/u.test(lead) ? null : text.trimEnd().length);
   return [
+    // What is quoted ends with its quote, whatever follows that.
+    ...(/^["'`|]/u.test(lead) ? [{ find: (text: string, from: number) => placeOf(text, lead.charAt(0), from) }] : []),
     {
       find: (text, from) => {
         const body = text.trimEnd();
@@ -208,10 +219,7 @@ export function endingsLike(after: string): Ending[] {
     ...(lead === ''
       ? []
       : [
-          {
-            find: (text: string, from: number) =>
-              findText(lead, text, from)?.[0] ?? (/\S/u.test(lead) ? null : text.trimEnd().length),
-          },
+          { find: upTo },
           // What stands behind it may be missing.
           { find: (text: string, from: number) => findText(lead, text, from)?.[0] ?? text.trimEnd().length },
         ]),
