@@ -197,11 +197,11 @@ export function senseOf({ tables }: RawTables): number {
     for (const row of body) {
       const called = row.cells[name] ?? '';
       if (!/\p{L}{2}/u.test(called)) continue;
-      if (path >= 0 && (row.cells[path] ?? '') !== '') own += 0.05;
       if (keys < 0) {
         own += 0.01;
         continue;
       }
+      if (path >= 0 && (row.cells[path] ?? '') !== '') own += 0.05;
       const { status, problems } = readKeysCell(row.cells[keys] ?? '', manner.dialect, manner);
       own +=
         status === 'none'

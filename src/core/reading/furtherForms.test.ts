@@ -1,8 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { readCommandList } from './readCommandList';
 
+/** Sentences without any keys, of so many signs. */
+const prose = (signs: number): string => 'The sheet is dry by now, so leave it alone or fold it.\n'.repeat(signs / 56);
+
 /** What programs of all trades write, each in a few lines; what becomes a command of it. */
 const TEXTS: readonly (readonly [what: string, text: string, commands: readonly string[]])[] = [
+  [
+    'keys in the middle of a long text, by which it is told',
+    `${prose(30_000)}bind ctrl+k fold\nbind alt+l lift\nbind f9 trim\nbind ctrl+w weigh\nbind alt+shift+n knead\n${prose(30_000)}`,
+    ['fold: Mod+K', 'lift: Alt+L', 'trim: F9', 'weigh: Mod+W', 'knead: Alt+Shift+N'],
+  ],
   [
     'keys with backslashes, in quotes before a colon',
     '# keys\nset bell none\n"\\C-a": line-start\n"\\C-x\\C-r": read-again\n"\\ef": word-on\n"\\M-b": word-back\n"\\C-x(": begin\n',

@@ -56,7 +56,7 @@ export function pageLines(html: string): SeenLine[] {
     if (depth > DEEPEST) return;
     for (const node of shownOf(nodes)) {
       if (!isElement(node)) {
-        const value = 'value' in node && node.nodeName === '#text' ? node.value : '';
+        const value = 'value' in node ? node.value : '';
         const at = node.sourceCodeLocation;
         const from = at?.startOffset ?? 0;
         if (!kept) {

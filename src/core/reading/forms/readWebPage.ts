@@ -274,7 +274,7 @@ function keyMarks(item: Element): readonly (readonly [number, number])[] {
       if (depth > DEEPEST) continue;
       if (!isElement(one)) {
         // What is said before a mark may hold the same signs.
-        const said = 'value' in one && one.nodeName === '#text' ? one.value.replace(/\s+/g, ' ').trim() : '';
+        const said = 'value' in one ? one.value.replace(/\s+/g, ' ').trim() : '';
         const at = said === '' ? -1 : whole.indexOf(said, from);
         if (at >= 0) from = at + said.length;
       } else if (/^(?:kbd|key|code|tt|strong|b)$/.test(one.tagName)) {
@@ -332,7 +332,7 @@ function textOf(element: Element, depth: number): string {
   for (const node of shownOf(element.childNodes)) {
     if (text.length > ENOUGH) break;
     if (!isElement(node)) {
-      const value = 'value' in node && node.nodeName === '#text' ? node.value : '';
+      const value = 'value' in node ? node.value : '';
       if (value.trim() !== '') lastWasKey = false;
       text += value.replace(/\s+/g, ' ');
       continue;

@@ -55,6 +55,71 @@ describe('a workbook', () => {
     ]);
   });
 
+  /** The rows of each sheet as they stand there, headings marked. */
+  const sheets = (file: Uint8Array): string[][] =>
+    readWorkbook(file).tables.map(({ headings, part, rows }) => [
+      `${headings} in ${part}`,
+      ...rows.map(({ line, cells, heading }) => `${line}${heading ? ' heads' : ''}: ${cells.join('|')}`),
+    ]);
+
+  it('has its shown sheets in order, cells where their letters say, gaps, and headings that are merged across', () => {
+    const workbook = `<x:workbook xmlns:x="m" xmlns:r="n"><x:sheets><x:sheet name="Mend" r:id="b"/><x:sheet name="Old" state="veryHidden" r:id="a"/>
+      <x:sheet name=" Light " r:id="a"/><x:sheet name="Empty" r:id="c"/></x:sheets></x:workbook>`;
+    const rels =
+      '<Relationships><Relationship Id="a" Target="/xl/worksheets/one.xml"/><Relationship Id="b" Target="worksheets/two.xml"/><Relationship Id="c" Target="worksheets/three.xml"/></Relationships>';
+    const one =
+      '<worksheet><sheetData><row><c><v>1</v></c><c t="str"><v>Warm</v></c><c t="str"><v><![CDATA[Ctrl+W]]></v></c></row><row/><row><c t="str"><v/></c><c t="e"><v>Cool</v></c><c r="BI3" t="str"><v>far</v></c><c r="BH3" t="str"><v>last</v></c></row></sheetData></worksheet>';
+    const two = `<x:worksheet xmlns:x="m"><x:sheetData><x:row r="2"><x:c r="B2" t="inlineStr"><x:is><x:t>Sew</x:t></x:is></x:c><x:c t="inlineStr"><x:is><x:t>F2</x:t></x:is></x:c></x:row>
+      <x:row r="3"><x:c r="A3" t="str"><x:v>Glue</x:v></x:c><x:c r="B3" t="s"><x:v>7</x:v></x:c></x:row><x:row r="4"><x:c r="A4" t="str"><x:v>Tape</x:v></x:c></x:row>
+      <x:row r="5"><x:c r="A5" t="str"><x:v>Pin</x:v></x:c><x:c r="B5" t="str"><x:v>F5</x:v></x:c></x:row></x:sheetData>
+      <x:mergeCells><x:mergeCell ref="A3:C3"/><x:mergeCell ref="A4:A5"/><x:mergeCell ref="A5:B5"/><x:mergeCell ref="A2:B3"/></x:mergeCells></x:worksheet>`;
+    const file = zipSync({
+      'xl/workbook.xml': bytes(workbook),
+      'xl/_rels/workbook.xml.rels': bytes(rels),
+      'xl/worksheets/one.xml': bytes(one),
+      'xl/worksheets/two.xml': bytes(two),
+      'xl/worksheets/three.xml': bytes(
+        '<worksheet><sheetData><row><c t="str"><v> </v></c></row></sheetData></worksheet>',
+      ),
+      'xl/styles.xml': bytes('<broken'),
+    });
+    expect(sheets(file)).toEqual([
+      ['Mend in xl/worksheets/two.xml', '1: |Sew|F2', '2 heads: Glue||', '3: Tape||', '4: Pin|F5|'],
+      ['Light in xl/worksheets/one.xml', `5: 1|Warm|Ctrl+W${'|'.repeat(57)}`, `7: ${'|'.repeat(59)}last`],
+    ]);
+    const [mend] = readWorkbook(file).tables;
+    const place = (row: number, cell: number): string => two.slice(...(mend?.rows[row]?.spans[cell] ?? [0, 0]));
+    expect([place(0, 0), place(0, 1), place(0, 2), place(2, 0), place(2, 1)]).toEqual([
+      '',
+      '<x:c r="B2" t="inlineStr"><x:is><x:t>Sew</x:t></x:is></x:c>',
+      '<x:c t="inlineStr"><x:is><x:t>F2</x:t></x:is></x:c>',
+      '<x:c r="A4" t="str"><x:v>Tape</x:v></x:c>',
+      '',
+    ]);
+    // What a row leaves out at its end would stand right before its end.
+    expect(two.slice(mend?.rows[2]?.spans[2]?.[0]).startsWith('</x:row>')).toBe(true);
+    expect(() =>
+      sheets(zipSync({ 'xl/workbook.xml': bytes(workbook), 'xl/_rels/workbook.xml.rels': bytes(rels) })),
+    ).toThrow(/damaged/);
+  });
+
+  it('of the open document kind has paragraphs, headings, tabs and breaks as they stand, and rows as often as they repeat', () => {
+    const content = `<office:document-content xmlns:table="t" xmlns:text="x" xmlns:office="o"><table:table table:name="Keys">
+      <table:table-row><table:table-cell table:number-columns-spanned="3"><text:h>Mend</text:h></table:table-cell><table:covered-table-cell table:number-columns-repeated="2"/></table:table-row>
+      <table:table-row><table:table-cell table:number-columns-spanned="1"><text:p>Sew</text:p><text:p>again</text:p></table:table-cell><table:table-cell><text:p>F2<text:tab/>F3<text:line-break/>F4</text:p></table:table-cell><table:table-cell/></table:table-row>
+      <table:table-row table:number-rows-repeated="3"><table:table-cell table:number-columns-repeated="2"><text:p>G</text:p></table:table-cell></table:table-row>
+      <table:table-row table:number-rows-repeated="4"><table:table-cell/></table:table-row>
+      <table:table-row><table:table-cell table:number-columns-spanned="2"><text:p>Pin</text:p></table:table-cell><table:covered-table-cell/><table:table-cell><office:annotation><text:p>no</text:p></office:annotation><text:p>F5</text:p></table:table-cell></table:table-row>
+      <table:table-row table:number-rows-repeated="900"><table:table-cell table:number-columns-repeated="100"><text:p>x</text:p></table:table-cell></table:table-row>
+      </table:table></office:document-content>`;
+    const [rows = []] = sheets(zipSync({ 'content.xml': bytes(content) }));
+    expect(rows.slice(0, 8)).toEqual([
+      ...[' in content.xml', '1 heads: Mend||', '2: Sew\nagain|F2 F3\nF4|', '3: G|G', '4: G|G', '5: G|G', '7: Pin||F5'],
+      `8: ${'x|'.repeat(59)}x`,
+    ]);
+    expect(rows.length).toBe(207);
+  });
+
   it('that unpacks to gigabytes, is damaged, or is no workbook is refused in a sentence, soon', () => {
     const nothing = new Uint8Array(60 * 1024 * 1024);
     const bomb = packedBook('', { 'xl/worksheets/sheet1.xml': nothing });

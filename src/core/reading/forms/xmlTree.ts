@@ -82,5 +82,5 @@ function ofElement(element: XmlElement, source: string, depth: number): Tree {
 
 function emptyIn(element: XmlElement, source: string): readonly [number, number] {
   const at = source.indexOf('>', element.start) + 1;
-  return at > 0 && at <= element.end ? [at, at] : [element.start, element.start];
+  return [at, at];
 }

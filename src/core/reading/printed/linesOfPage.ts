@@ -1,5 +1,5 @@
 import { MODIFIER_WORDS } from '../../chord/modifierWords';
-import { withoutAnyWord } from '../readKeysCell';
+import { readKeysCell, withoutAnyWord } from '../readKeysCell';
 import { type Piece, type PrintedItem, type PrintedLine, type PrintedPage, printsKeys } from './printed';
 import { stretchesOf } from './stretchesOf';
 
@@ -84,7 +84,10 @@ function keysIn(parts: readonly Part[]): number {
   const areKeys = (some: readonly Part[], signs: number): boolean =>
     signs <= MOST_SIGNS && withoutAnyWord(said(some)) !== '' && printsKeys(said(some));
   const all = size(parts);
-  if (areKeys(parts, all)) return 0;
+  // Words that are no keys may stand before some.
+  const wholly = (text: string): boolean =>
+    withoutAnyWord(text) !== null || readKeysCell(text, 'windows').problems.length === 0;
+  if (areKeys(parts, all) && wholly(said(parts))) return 0;
   let [at, behind] = [0, 0];
   for (let i = parts.length - 1; i > 0 && behind <= MOST_SIGNS; i--) {
     behind += size(parts.slice(i, i + 1));

@@ -1,3 +1,5 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { isPdf, type PrintedItem } from './printed';
 import { printedText } from './printedText';
@@ -27,6 +29,32 @@ const read = (...pages: readonly PrintedItem[][]): string[] =>
 const LEFT = ['Lift stain = F9', 'Close tear = Alt+Q', 'Fill pinhole', 'Crop = C', 'Fold lines = Alt+F', 'Veil = V'];
 const RIGHT = ['Grain = G', 'Hue = Alt+Shift+J', 'Curves = Ctrl+E', 'Levels = Ctrl+W', 'Soften = S', 'Warmth = F2'];
 const bars = (pairs: readonly string[]): string[] => pairs.map((one) => one.replace(' = ', ' | '));
+
+/** How type is marked in a page that is drawn as text: bold, larger, in caps. */
+const TYPE: Readonly<Record<string, readonly [font: string, size: number]>> = {
+  '*': ['bold', 10],
+  '#': ['title', 14],
+  '~': ['caps', 9],
+};
+/** A page drawn as text: each sign six points wide, each line twelve high, words with one blank between them a run. */
+const drawn = (page: string): PrintedItem[] =>
+  page.split('\n').flatMap((line, i) =>
+    [...line.matchAll(/([*#~])(.+?)\1|\S+(?: (?![*#~])\S+)*/gu)].map(({ 0: run, 1: mark, 2: inside, index }) => {
+      const [font, size] = TYPE[mark ?? ''] ?? ['plain', 10];
+      const text = inside ?? run;
+      return { text, x: 40 + 6 * index, y: 40 + 12 * i, width: 6 * text.length, size, font };
+    }),
+  );
+const folder = join(import.meta.dirname, 'fixtures');
+const pages = readdirSync(folder).filter((name) => name.endsWith('.page'));
+
+describe('pages as they were found right', () => {
+  // Whoever changes how pages are read keeps them anew with `npx vitest run src/core/reading/printed -u`, and looks.
+  it.each(pages)('%s', async (name) => {
+    const text = readFileSync(join(folder, name), 'utf8');
+    await expect(printedText(text.split('=====\n').map(drawn))).toMatchFileSnapshot(`fixtures/${name}.read`);
+  });
+});
 
 describe('a printed page as text', () => {
   it.each<readonly [what: string, pages: readonly PrintedItem[][], lines: readonly string[]]>([

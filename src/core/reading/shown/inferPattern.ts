@@ -53,9 +53,8 @@ function trimmed(text: string, from: number, to: number): Mark | null {
  * meant, the one by which most lines become commands with keys. Lines that no one way explains have one each.
  */
 export function inferPatterns(shown: readonly ShownLine[], lines: readonly string[]): Pattern[] {
-  const examples = shown.filter((one) => one.name !== null);
   const kinds = new Map<string, ShownLine[]>();
-  for (const one of examples) {
+  for (const one of shown) {
     const kind = marksOf(one)
       .map(({ field }) => field)
       .join();
@@ -63,7 +62,7 @@ export function inferPatterns(shown: readonly ShownLine[], lines: readonly strin
     if (some) some.push(one);
     else kinds.set(kind, [one]);
   }
-  const looked = linesToLookAt(lines, examples);
+  const looked = linesToLookAt(lines, shown);
   return [...kinds.values()].flatMap((some) => {
     const one = bestOf(some, looked);
     return one ? [one] : some.flatMap((each) => bestOf([each], looked) ?? []);
