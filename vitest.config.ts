@@ -20,7 +20,11 @@ export default defineConfig({
     projects: [
       // The core keeps nothing from one test to the next but what it works out again: one worker does for many files.
       { extends: true, test: { name: 'core', include: ['src/core/**/*.test.ts'], isolate: false } },
-      { extends: true, test: { name: 'rest', include: ['src/**/*.test.{ts,tsx}'], exclude: ['src/core/**'] } },
+      { extends: true, test: { name: 'server', include: ['src/server/**/*.test.ts'], isolate: false } },
+      {
+        extends: true,
+        test: { name: 'rest', include: ['src/**/*.test.{ts,tsx}'], exclude: ['src/core/**', 'src/server/**'] },
+      },
     ],
     globalSetup: 'src/testing/globalSetup.mjs',
     // No test is about how fast this machine is.

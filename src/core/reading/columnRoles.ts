@@ -46,8 +46,9 @@ export function isHeaderRow(row: Pick<RawRow, 'cells' | 'heading'>, first = true
 export const readsAsKeys = (cell: string): boolean =>
   MODIFIER_WORDS[cell.toLowerCase()] === undefined && readKeysCell(cell, 'windows').status === 'keys';
 
-/** Whether a cell reads as keys, and as no bare letter, number or word. */
-export const areSurelyKeys = (cell: string): boolean => SURE_KEYS.test(cell) && readsAsKeys(cell);
+/** Whether all of a cell reads as keys, and as no bare letter, number or word. */
+export const areSurelyKeys = (cell: string): boolean =>
+  SURE_KEYS.test(cell) && readsAsKeys(cell) && readKeysCell(cell, 'windows').problems.length === 0;
 const SURE_KEYS = /[+⌘⌥⌃⇧^-].|^F\d/u;
 
 /** So far down may the row stand that names the columns. */

@@ -77,7 +77,9 @@ function keysSide(body: readonly RawRow[]): 0 | 1 | null {
   if (looked.some((row) => row.cells.length > 2)) return null;
   const both = looked.filter((row) => (row.cells[0] ?? '') !== '' && (row.cells[1] ?? '') !== '');
   if (both.length === 0 || both.length < 0.5 * looked.length) return null;
-  const of = ([0, 1] as const).filter((i) => both.every((row) => areSurelyKeys(row.cells[i] ?? '')));
+  const of = ([0, 1] as const).filter((i) =>
+    both.every(({ cells }) => areSurelyKeys(cells[i] ?? '') && (both.length > 1 || !readsAsKeys(cells[1 - i] ?? ''))),
+  );
   return of.length === 1 ? (of[0] ?? null) : null;
 }
 

@@ -6,11 +6,12 @@ import { understand } from './understand';
 
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
 const LIST = bytes('Menu,Command,Shortcut\nRepair,Lift stain,F9\nRepair,Dust sweep,Alt+Q\n');
-/** A list that takes its time, some seconds: no two of its hundreds of thousands of keys are the same, and none is known. */
+/** A list that takes its time, some seconds: no two of its hundreds of thousands of keys are the same. */
 const LONG = bytes(
   Array.from(
-    { length: 9000 },
-    (_, row) => `Command ${row},${Array.from({ length: 20 }, (_, i) => `Ctrl+Key${row * 20 + i}`).join(' or ')}`,
+    { length: 9500 },
+    (_, row) =>
+      `Command ${row},${Array.from({ length: 24 }, (_, i) => `Ctrl+K ${[...`${row * 24 + i}`].join(' ')}`).join(' or ')}`,
   ).join('\n'),
 );
 const read = (given: Uint8Array, window = 'one', gone = new AbortController().signal) =>
