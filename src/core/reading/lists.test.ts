@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { rowsOf } from '../keymap/keymap';
 import { NO_CHOICES } from './choices';
-import { guessRoles, isHeaderRow, roleOfHeader } from './columnRoles';
+import { guessRoles, isHeaderRow, readsAsKeys, roleOfHeader } from './columnRoles';
 import { decodeText } from './decodeText';
 import { readTextTable } from './forms/readTextTable';
 import { programFromReading } from './programFromReading';
@@ -39,12 +39,21 @@ describe('the heads of columns', () => {
         (one) => isHeaderRow(one),
       ),
     ).toEqual([true, true, true]);
+    expect([row('Menu', 'Command'), row('Command', 'Keys', '')].map((one) => isHeaderRow(one))).toEqual([true, true]);
+    // Further down fewer rows can be that.
+    const further = [row('Command', 'Keys'), row('Menu', 'Command'), row('Command', 'Keys', '')];
+    expect(further.map((one) => isHeaderRow(one, false))).toEqual([true, false, false]);
+    expect(['Command', 'COMMAND', 'shift', 'Ctrl+K', 'F2', 'k'].map(readsAsKeys)).toEqual([
+      ...[false, false, false],
+      ...[true, true, true],
+    ]);
     for (const not of [
       row('Command', ''),
       row('Lift', 'Trim'),
       row('Command', 'Lift'),
       row('Command', 'Ctrl+K'),
       row('Command', 'F2'),
+      row('<Alt>Page_Up', 'Item'),
       row('Keys', `Command ${'x'.repeat(40)}`),
     ])
       expect([not.cells, isHeaderRow(not)]).toEqual([not.cells, false]);

@@ -11,6 +11,8 @@ export type Manner = {
   readonly strokes: boolean;
   /** Whether keys with blanks or commas between them are pressed one or the other, or one after the other; null: as usual. */
   readonly apart: 'either' | 'in turn' | null;
+  /** Whether keys in lines of their own are pressed one after the other. */
+  readonly lines: boolean;
   /** Whether those with commas are pressed one or the other, though those with blanks are in turn. */
   readonly commas: boolean;
   /** Whether a lone `-` or `?` is the key, as other signs stand alone too; otherwise it says that there are none. */
@@ -21,6 +23,7 @@ export const PLAIN_MANNER: Manner = {
   capitals: false,
   strokes: false,
   apart: null,
+  lines: false,
   commas: false,
   signs: false,
 };
@@ -59,7 +62,8 @@ export function mannerOf(cells: readonly string[]): Manner {
     dialect,
     capitals,
     strokes,
-    apart: apartIn(looked),
+    apart: apartIn(looked.filter((cell) => !cell.includes('\n'))),
+    lines: apartIn(looked.filter((cell) => cell.includes('\n'))) === 'in turn',
     commas: hasStrokes(looked),
     // Where letters alone are keys, the one question mark among them is as well: it mostly asks for help.
     signs: lone > 0 && ((others > 0 && lone <= 4 + others) || (lone === asked && asked <= 2 && singles >= 3)),

@@ -26,6 +26,9 @@ const TWO = /^[^\s,]{3,30},[^\s,]{3,30}$/u;
 const MOUSE =
   /\b(?:click|drag|dblclick|double-click|wheel|scroll|mouse|tap|pen|stylus|klick|clic)\b|^(?:[A-Z]?BTN|WHEEL|Button\d|mouse)_?/iu;
 
+/** Squares and circles, as lists draw the buttons of a mouse: no keyboard has any of these signs. */
+const SHAPES = /^[\u25A0-\u25AF\u25CB-\u25FF\u{1F5B0}-\u{1F5B2}\s]+$/u;
+
 /** A text without such a word; null where it has none. */
 export function withoutAnyWord(text: string): string | null {
   return ANY_WORD.test(text) ? text.replace(ANY_WORD, '').trim() : null;
@@ -55,6 +58,8 @@ function readCell(text: string, dialect: Dialect, manner: Manner): KeysCell {
   // A letter in brackets behind other signs stands for any key, as in `:<x>`: letters themselves need no brackets.
   if (ANY_KEY.test(bare) || ANY_WORD.test(bare))
     return { status: 'unread', chords: [], problems: [`“${bare}” shows how keys are typed, and names none.`] };
+  if (SHAPES.test(bare))
+    return { status: 'unread', chords: [], problems: [`“${bare}” stands for a button of the mouse, or for no key.`] };
   const cell = keysText(bare, dialect === 'mac');
   if (cell === '' || NO_KEYS.test(cell)) return { status: 'none', chords: [], problems: [] };
   const lines = cell.split('\n');
@@ -77,8 +82,13 @@ function readCell(text: string, dialect: Dialect, manner: Manner): KeysCell {
 }
 
 /** A cell in plain words, where its list means Shift by capitals or writes strokes side by side. */
-function inManner(cell: string, dialect: Dialect, { capitals, strokes, apart, commas }: Manner): string {
-  const parted = apart === null ? cell : partedIn(cell, dialect, apart, commas);
+function inManner(cell: string, dialect: Dialect, { capitals, strokes, apart, commas, lines }: Manner): string {
+  const several = cell.includes('\n');
+  const parted = several
+    ? inLines(cell, dialect, lines)
+    : apart === null
+      ? cell
+      : partedIn(cell, dialect, apart, commas);
   if (!capitals && !strokes) return parted;
   return parted
     .split(/(, |\n| or | \/ | then )/u)
@@ -86,12 +96,14 @@ function inManner(cell: string, dialect: Dialect, { capitals, strokes, apart, co
     .join('');
 }
 
+/** Keys in lines of their own, as strokes where they are pressed in turn. */
+function inLines(cell: string, dialect: Dialect, inTurn: boolean): string {
+  const lines = cell.split('\n');
+  return inTurn && lines.every((line) => parseChord(line, dialect).ok) ? lines.join(' then ') : cell;
+}
+
 /** Keys with blanks or commas between them as lines, or as strokes. */
 function partedIn(cell: string, dialect: Dialect, apart: 'either' | 'in turn', commas: boolean): string {
-  if (cell.includes('\n')) {
-    const lines = cell.split('\n');
-    return apart === 'in turn' && lines.every((line) => parseChord(line, dialect).ok) ? lines.join(' then ') : cell;
-  }
   // Commas part ways to do it where some of these take several strokes.
   const ways = cell.split(/(?<![+-]), /u);
   if (

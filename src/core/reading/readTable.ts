@@ -253,7 +253,7 @@ function withSentences(why: string | null, more: readonly string[]): string {
 
 /** Keys as what stands above them says: behind those that lead to all of them, as in `Documentation (prefix C-c C-d)`. */
 function underHeading(path: readonly string[], found: ReturnType<typeof keysOf>, manner: Manner): typeof found {
-  if (path.some((step) => /\bmouse/iu.test(step))) return withoutButtons(found);
+  if (path.some((step) => /\b(?:mouse|maus|souris|rat[oó]n)/iu.test(step))) return withoutButtons(found);
   const said = path.flatMap((step) => /\bprefix:? ([^()]{1,30})\)$/iu.exec(step)?.[1] ?? []).at(-1);
   const lead = said === undefined ? [] : readKeysCell(said, manner.dialect, manner).chords;
   if (lead.length !== 1 || lead[0]?.startsWith('hold:')) return found;

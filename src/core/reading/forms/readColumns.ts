@@ -28,14 +28,10 @@ function barredTable(
       width ||= cells.length;
       continue;
     }
-    const bars = [...line.text.matchAll(/(?:^|\s)(?:\d?[aehlmsdv^<>.]{0,3})\|/gu)].map(
-      (one) => one.index + one[0].length,
-    );
-    for (const [k, at] of bars.entries()) {
-      const next = bars[k + 1];
-      const stop = next === undefined ? line.text.length : line.text.lastIndexOf('|', next - 1);
-      cells.push({ ...partOf(line, at, stop), number: line.number });
-    }
+    // What stands right before a bar tells how its cell looks.
+    const bars = [...line.text.matchAll(/(?:^|\s)(?:\d?[+aehlmsdv^<>.]{0,3})\|/gu)];
+    for (const [k, { index, 0: bar }] of bars.entries())
+      cells.push({ ...partOf(line, index + bar.length, bars[k + 1]?.index), number: line.number });
     if (bars.length > 1) width ||= cells.length;
   }
   if (width < 2) return null;

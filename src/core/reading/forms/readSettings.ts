@@ -55,7 +55,7 @@ function sidesOf(line: Line, from: number): [Written, Written] | null {
   const colon = /^(?:[\w.-]{2,60}|"[^"\n]{1,58}"):(?=\s)/u.exec(rest.slice(begin, begin + 64))?.[0].length;
   if (colon !== undefined && (at < 0 || begin + colon - 1 < at)) at = begin + colon - 1;
   if (at < 0) return null;
-  const joint = rest[at] === '=' && at - 1 > begin && /[:+?]/u.test(rest[at - 1] ?? '') ? at - 1 : at;
+  const joint = at - 1 > begin && /[:+?]/u.test(rest[at - 1] ?? '') ? at - 1 : at;
   const value = rest.slice(at + 1);
   const note = noteIn(value);
   return [unquoted(partOf(line, from, from + joint)), unquoted(partOf(line, from + at + 1, from + at + 1 + note))];

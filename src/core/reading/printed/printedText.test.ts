@@ -36,15 +36,23 @@ const TYPE: Readonly<Record<string, readonly [font: string, size: number]>> = {
   '#': ['title', 14],
   '~': ['caps', 9],
 };
-/** A page drawn as text: each sign six points wide, each line twelve high, words with one blank between them a run. */
-const drawn = (page: string): PrintedItem[] =>
-  page.split('\n').flatMap((line, i) =>
-    [...line.matchAll(/([*#~])(.+?)\1|\S+(?: (?![*#~])\S+)*/gu)].map(({ 0: run, 1: mark, 2: inside, index }) => {
-      const [font, size] = TYPE[mark ?? ''] ?? ['plain', 10];
-      const text = inside ?? run;
-      return { text, x: 40 + 6 * index, y: 40 + 12 * i, width: 6 * text.length, size, font };
-    }),
-  );
+/**
+ * A page drawn as text: each sign six points wide, each line twelve high, words with one blank between them a run; a line
+ * behind a caret stands half as far below.
+ */
+const drawn = (page: string): PrintedItem[] => {
+  let y = 28;
+  return page.split('\n').flatMap((line) => {
+    y += line.startsWith('^') ? 6 : 12;
+    return [...line.replace(/^\^/u, '').matchAll(/([*#~])(.+?)\1|\S+(?: (?![*#~])\S+)*/gu)].map(
+      ({ 0: run, 1: mark, 2: inside, index }) => {
+        const [font, size] = TYPE[mark ?? ''] ?? ['plain', 10];
+        const text = inside ?? run;
+        return { text, x: 40 + 6 * index, y, width: 6 * text.length, size, font };
+      },
+    );
+  });
+};
 const folder = join(import.meta.dirname, 'fixtures');
 const pages = readdirSync(folder).filter((name) => name.endsWith('.page'));
 

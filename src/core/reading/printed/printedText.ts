@@ -154,6 +154,9 @@ function continues(pieces: readonly Piece[], { cells }: Row, apart: number, { ca
   const above = cells.filter((one) => one !== null);
   const ofKeys = (one: Piece): boolean => printsKeys(one.text);
   if (pieces.every(ofKeys) && !above.some(ofKeys)) return apart < EQUAL;
+  // Names with keys beside them are rows, however near they stand.
+  const isRow = (some: readonly Piece[]): boolean => some.some(ofKeys) && !some.every(ofKeys);
+  if (isRow(pieces) && isRow(above)) return false;
   // One of the two has the keys, or neither.
   const once = !pieces.some(ofKeys) || !above.some(ofKeys);
   if (capitals && once && BEGINS_SMALL.test(pieces[0]?.text ?? '')) return apart < EQUAL;
