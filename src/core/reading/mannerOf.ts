@@ -58,17 +58,24 @@ export function mannerOf(cells: readonly string[]): Manner {
   const lone = looked.filter((cell) => /^[-?]$/u.test(cell)).length;
   const asked = looked.filter((cell) => cell === '?').length;
   const others = looked.filter((cell) => /^[+=*,./[\]{}();:'`!@#$%^&<>|~_]$/u.test(cell)).length;
+  const inLines = looked.filter((cell) => cell.includes('\n'));
   return {
     dialect,
     capitals,
     strokes,
     apart: apartIn(looked.filter((cell) => !cell.includes('\n'))),
-    lines: apartIn(looked.filter((cell) => cell.includes('\n'))) === 'in turn',
+    lines: apartIn(inLines) === 'in turn' || inLines.some(saysTwice),
     commas: hasStrokes(looked),
     // Where letters alone are keys, the one question mark among them is as well: it mostly asks for help.
     signs: lone > 0 && ((others > 0 && lone <= 4 + others) || (lone === asked && asked <= 2 && singles >= 3)),
   };
 }
+
+/** Whether all lines of a cell are the same, as nobody says one way twice. */
+export const saysTwice = (cell: string): boolean => {
+  const [first, ...more] = cell.split('\n');
+  return more.length > 0 && more.every((line) => line === first);
+};
 
 /** Whether several cells have strokes with a modifier each, or the first of them, and only blanks between them. */
 const hasStrokes = (cells: readonly string[]): boolean =>

@@ -5,7 +5,7 @@ import { respelled } from '../chord/respelled';
 import { remembering } from '../text/remembering';
 import { keyRange } from './keyRange';
 import { keysText } from './keysText';
-import { type Manner, PLAIN_MANNER } from './mannerOf';
+import { type Manner, PLAIN_MANNER, saysTwice } from './mannerOf';
 
 /** What a keys cell says: keys, that there are none, or something else; and what of it was left aside and why. */
 export type KeysCell = {
@@ -62,12 +62,10 @@ function readCell(text: string, dialect: Dialect, manner: Manner): KeysCell {
     return { status: 'unread', chords: [], problems: [`“${bare}” stands for a button of the mouse, or for no key.`] };
   const cell = keysText(bare, dialect === 'mac');
   if (cell === '' || NO_KEYS.test(cell)) return { status: 'none', chords: [], problems: [] };
-  const lines = cell.split('\n');
-  // One after the other, since nobody says the same twice.
-  const twice = lines.length > 1 && lines.every((line) => line === lines[0]);
+  const twice = saysTwice(cell);
   const range = twice ? null : keyRange(cell);
   const read = parseChords(
-    twice ? lines.join(' then ') : range ? range.join('\n') : inManner(cell, dialect, manner),
+    twice ? cell.replace(/\n/gu, ' then ') : range ? range.join('\n') : inManner(cell, dialect, manner),
     dialect,
   );
   const chords = [...new Set(read.chords.map(canonicalText))];
