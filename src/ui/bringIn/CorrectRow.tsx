@@ -55,6 +55,7 @@ export function CorrectRow({ row, rows, onSay, onClose }: Props) {
   return (
     <DialogFrame
       title={`Row ${row.line}`}
+      soon
       onClose={onClose}
       onSubmit={(event) => {
         event.preventDefault();
@@ -99,19 +100,17 @@ export function CorrectRow({ row, rows, onSay, onClose }: Props) {
           ]}
           onChange={setIs}
         />
-        {is === 'command' && (
-          <>
-            <FormField form={form} name="name" label="Name" fullWidth multiline sx={AS_ONE_LINE} />
-            <FormField form={form} name="menu" label="Menu or group" hint="Steps with › or > between them." fullWidth />
-            <FormField
-              form={form}
-              name="keys"
-              label="Keys"
-              hint="As Ctrl+Shift+F9; several with “or” between them; nothing where it has none."
-              fullWidth
-            />
-          </>
-        )}
+        <Stack spacing={4} hidden={is === 'none'} sx={HIDES}>
+          <FormField form={form} name="name" label="Name" fullWidth multiline sx={AS_ONE_LINE} />
+          <FormField form={form} name="menu" label="Menu or group" hint="Steps with › or > between them." fullWidth />
+          <FormField
+            form={form}
+            name="keys"
+            label="Keys"
+            hint="As Ctrl+Shift+F9; several with “or” between them; nothing where it has none."
+            fullWidth
+          />
+        </Stack>
         {others.length > 0 && (
           <Tick checked={all} onChange={setAll}>
             {is === 'none'
@@ -124,6 +123,7 @@ export function CorrectRow({ row, rows, onSay, onClose }: Props) {
   );
 }
 
+const HIDES = { '&[hidden]': { display: 'none' } } as const;
 /** A field that grows with its text, as high as the others while it has one line. */
 const AS_ONE_LINE = { '& .MuiInputBase-multiline': { padding: 0 } } as const;
 

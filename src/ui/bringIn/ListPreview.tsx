@@ -66,6 +66,16 @@ function sorted(rows: readonly ReadRow[]): { readonly kinds: Kinds; readonly wit
   return { kinds: { all: rows, used, partly, unused, corrected }, withKeys };
 }
 
+const numbers = new WeakMap<ReadRow, number>();
+let last = 0;
+/** A number for each row, the same as long as it is: a text for each of thousands takes its time at each filter. */
+function numberOf(row: ReadRow): number {
+  const known = numbers.get(row);
+  if (known !== undefined) return known;
+  numbers.set(row, ++last);
+  return last;
+}
+
 /** As high as a row of one line is, so that few have to be measured otherwise. */
 const ROW = 37;
 
@@ -149,7 +159,7 @@ export function ListPreview(props: ListPreviewProps) {
       </Row>
       <VirtualRows
         rows={kinds[show]}
-        keyOf={(row, i) => `${row.key} ${i}`}
+        keyOf={numberOf}
         height={ROW}
         className={`card ${styles.rows}`}
         role="table"

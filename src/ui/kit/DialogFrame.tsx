@@ -4,7 +4,7 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import { type FormEventHandler, type ReactNode, useId } from 'react';
+import { type FormEventHandler, type ReactNode, useDeferredValue, useId } from 'react';
 import { useBackCloses } from './useBackCloses';
 
 type Props = {
@@ -16,17 +16,30 @@ type Props = {
   readonly onSubmit?: FormEventHandler;
   /** Has its own place in the browser's history, so that back closes it; not where the address says it is open. */
   readonly ownPlace?: boolean;
+  /** Drawn bit by bit once the frame stands there, where it is much. */
+  readonly soon?: boolean;
   readonly children: ReactNode;
 };
 
 /** The frame of every dialog. What is longer than the window is scrolled by keyboard as well. */
-export function DialogFrame({ title, width = 'sm', actions, onClose, onSubmit, ownPlace = true, children }: Props) {
+export function DialogFrame({
+  title,
+  width = 'sm',
+  actions,
+  onClose,
+  onSubmit,
+  ownPlace = true,
+  soon = false,
+  children,
+}: Props) {
   const id = useId();
+  // A portal draws all it has at once, whatever else waits.
+  const there = useDeferredValue(true, !soon);
   useBackCloses(ownPlace, onClose);
   const inside = (
     <>
       <DialogTitle id={id}>{title}</DialogTitle>
-      <DialogContent tabIndex={0}>{children}</DialogContent>
+      <DialogContent tabIndex={0}>{there && children}</DialogContent>
       <DialogActions>{actions}</DialogActions>
     </>
   );

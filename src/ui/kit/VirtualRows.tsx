@@ -7,7 +7,7 @@ import { useStable } from './useStable';
 
 type Props<T> = Omit<HTMLAttributes<HTMLDivElement>, 'children'> & {
   readonly rows: readonly T[];
-  readonly keyOf: (row: T, index: number) => string;
+  readonly keyOf: (row: T, index: number) => string | number;
   /** The height of a row in pixels, before it is measured. */
   readonly height: number;
   /** What stands above the rows and scrolls with them. */
@@ -36,6 +36,8 @@ export function VirtualRows<T>(props: Props<T>) {
     getItemKey: useCallback((i: number) => keys[i] ?? i, [keys]),
     overscan: 8,
     initialRect: { width: 900, height: 600 },
+    // Drawn after the frame that scrolls, not within it; the rows beyond the edge are there meanwhile.
+    useFlushSync: false,
   });
   // biome-ignore lint/correctness/useExhaustiveDependencies: rows of another size are measured anew.
   useEffect(() => list.measure(), [height]);
