@@ -3,7 +3,7 @@
  * `--full` runs the whole matrix end to end. Files come in a random order; the number printed first brings it back
  * (`SEED=1234 npm test`).
  */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { installDebian } from './debian.mjs';
@@ -35,11 +35,33 @@ function part(name, command, args, extra = {}) {
   return status === 0;
 }
 
-/** Runs one check that passes or fails as a whole. */
-function check(name, command, args) {
-  if (part(name, command, args)) passed++;
-  else fail(name);
+/**
+ * Runs checks that pass or fail as a whole side by side, those of one list one after the other; what each says is printed
+ * once it has ended.
+ */
+async function check(...lists) {
+  const begun = performance.now();
+  await Promise.all(
+    lists.map(async (list) => {
+      for (const [name, command, ...args] of list) {
+        const { code, said } = await heard(command, args);
+        console.log(`\n== ${name}\n${said}`);
+        if (code === 0) passed++;
+        else fail(name);
+      }
+    }),
+  );
+  times.push([lists.flatMap((list) => list.map(([name]) => name)).join(', '), (performance.now() - begun) / 1000]);
 }
+/** What a command says, and how it ends. */
+const heard = (command, args) =>
+  new Promise((done) => {
+    const child = spawn(command, args, { cwd: root, env: environment });
+    let said = '';
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (data) => (said += data));
+    child.on('error', (error) => done({ code: 1, said: error.message }));
+    child.on('close', (code) => done({ code, said }));
+  });
 function fail(name) {
   failed++;
   failures.push(name);
@@ -81,11 +103,17 @@ install();
 // Chromium to drive, poppler to look into PDFs.
 installDebian(['chromium', 'poppler-utils']);
 console.log(`Files come in the order of SEED=${seed}.`);
-check('lint', 'npx', ['biome', 'check', '.']);
-check('types of routes', 'npx', ['next', 'typegen']);
-check('types', 'npx', ['tsc', '--noEmit']);
-// Every legend of every keyboard layout against what an independent tool compiles from the same data.
-check('keyboard layouts', 'node', ['scripts/layouts.mjs', '--check']);
+await check(
+  [
+    ['types of routes', 'npx', 'next', 'typegen'],
+    ['types', 'npx', 'tsc', '--noEmit'],
+  ],
+  [
+    ['lint', 'npx', 'biome', 'check', '.'],
+    // Every legend of every keyboard layout against what an independent tool compiles from the same data.
+    ['keyboard layouts', 'node', 'scripts/layouts.mjs', '--check'],
+  ],
+);
 count(
   'unit',
   [

@@ -63,10 +63,10 @@ function parsePart(text: string, dialect: Dialect): ParsedChords {
 /** Alternatives with blanks between them, of which some have a slash themselves: `Alt-f/b Shift-right/left`. */
 function sideBySide(text: string, dialect: Dialect): ParsedChords | null {
   const words = text.trim().split(' ');
-  if (words.length < 2 || words.some((word) => /^[/+-]$/u.test(word))) return null;
+  // A first one without a slash leads to the others.
+  if (words.length < 2 || !words[0]?.includes('/') || words.some((word) => /^[/+-]$/u.test(word))) return null;
   const read = words.map((word) => parseFolded(word, dialect));
-  return read.every((one) => one.problems.length === 0 && one.chords.every((chord) => !chord.hold)) &&
-    words.some((word) => /.\/./u.test(word))
+  return read.every((one) => one.problems.length === 0 && one.chords.every((chord) => !chord.hold))
     ? { chords: read.flatMap((one) => one.chords), problems: [] }
     : null;
 }
@@ -91,16 +91,22 @@ function inStrokes(text: string, dialect: Dialect): Chord | null {
  * @param joined whether nothing but a slash stands between them, as in `Ctrl-f/b`.
  */
 function withModifiers(parts: readonly string[], joined: boolean): readonly string[] {
-  const [, strokes = '', modifiers = '', key = ''] =
-    /^((?:[^\s+-]{1,12}[+-]\S{1,12} ){0,3})((?:[\p{L}\d]+ ?[+-] ?)*)([^\p{L}\d\s]|[\p{L}\d][\p{L}\d ]*)$/u.exec(
-      parts[0]?.trim() ?? '',
-    ) ?? [];
-  if (strokes + modifiers === '' || parts.length < 2) return parts;
-  const kind = kindOf(key.trim()) ?? ((modifiers === '' || joined) && /^\p{L}$/u.test(key) ? 'letter' : null);
+  const [before, modifiers, key] = firstOf(parts[0]?.trim() ?? '');
+  if (before + modifiers === '') return parts;
+  const kind = kindOf(key) ?? ((modifiers === '' || joined) && /^\p{L}$/u.test(key) ? 'letter' : null);
   // Where another has modifiers of its own, those without have none.
   if (kind === null || parts.slice(1).some((part) => /[\p{L}\d] ?[+-] ?\S/u.test(part))) return parts;
   const alike = (part: string): boolean => (kind === 'letter' ? /^\p{L}$/u.test(part) : kindOf(part) === kind);
-  return parts.map((part, i) => (i > 0 && alike(part.trim()) ? `${strokes}${modifiers}${part.trim()}` : part));
+  return parts.map((part, i) => (i > 0 && alike(part.trim()) ? `${before}${modifiers}${part.trim()}` : part));
+}
+
+/** Keys as the strokes that lead to the last one, its modifiers, and its key, which may have two words. */
+function firstOf(keys: string): readonly [strokes: string, modifiers: string, key: string] {
+  const [, held = '', words = ''] = /^((?:[\p{L}\d]+ ?[+-] ?)*)([\p{L}\d]+ [\p{L}\d]+)$/u.exec(keys) ?? [];
+  if (kindOf(words) !== null) return ['', held, words];
+  const [, strokes = '', modifiers = '', key = ''] =
+    /^((?:[^\s+-]{1,12}[+-]\S{1,12} ){0,3})((?:[\p{L}\d]+ ?[+-] ?)*)([^\p{L}\d\s]|[\p{L}\d]+)$/u.exec(keys) ?? [];
+  return [strokes, modifiers, key];
 }
 
 /** What kind of key a word names, of those that stand beside each other behind modifiers said once. */

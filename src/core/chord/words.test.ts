@@ -7,6 +7,7 @@ import { loosened } from './loosened';
 import { nearestReading } from './nearestReading';
 import { type Dialect, parseChord } from './parseChord';
 import { dialectOf, parseChords } from './parseChords';
+import { escapedStrokes, respelled } from './respelled';
 
 const rowsOf = (name: string): string[][] =>
   readFileSync(join(import.meta.dirname, 'fixtures', name), 'utf8')
@@ -18,6 +19,27 @@ const said = (text: string, dialect: Dialect = 'windows'): string => {
   const read = parseChord(text, dialect);
   return read.ok ? canonicalText(read.chord) : `${read.part}: ${read.message}`;
 };
+
+describe('several keys in one text', () => {
+  it('are taken apart by what stands between them, and what is said once goes for all', () => {
+    const rows = rowsOf('several.tsv').map(([text = '', read]) => [text.replaceAll('⏎', '\n'), read]);
+    expect(rows.length).toBeGreaterThan(65);
+    const wrong = rows.filter(([text = '', read]) => {
+      const { chords, problems } = parseChords(text, 'windows');
+      return [...chords.map(canonicalText), ...problems.map(({ part }) => `no ${part}`)].join(' | ') !== read;
+    });
+    expect(wrong).toEqual([]);
+  });
+
+  it('are put in the words people use, whatever programs write instead', () => {
+    const rows = rowsOf('respelled.tsv');
+    expect(rows.length).toBeGreaterThan(85);
+    expect(rows.filter(([text = '', words]) => respelled(text) !== words)).toEqual([]);
+    const escaped = rowsOf('escaped.tsv');
+    expect(escaped.length).toBeGreaterThan(20);
+    expect(escaped.filter(([text = '', strokes]) => (escapedStrokes(text) ?? '') !== strokes)).toEqual([]);
+  });
+});
 
 describe('the words for keys', () => {
   it('are each read as the key they are for, by Mac words and by others', () => {
