@@ -40,7 +40,9 @@ export function parseChord(text: string, dialect: Dialect = 'windows'): ParsedCh
   const strict = parseStrictly(rest, dialect);
   if (strict.ok) return strict;
   const loose = loosened(rest);
-  for (const other of new Set([loose, respelled(rest), respelled(loose)])) {
+  // Strokes are each spelled as keys alone are.
+  const each = (spelled: (stroke: string) => string): string => rest.split(THEN).map(spelled).join(' then ');
+  for (const other of new Set([loose, respelled(rest), respelled(loose), each(respelled), each(loosened)])) {
     if (other === rest) continue;
     const read = parseStrictly(other, dialect);
     if (read.ok) return read;

@@ -154,14 +154,18 @@ function profileOf(cells: readonly string[]): Column {
   const filled = cells.filter((cell) => cell !== '');
   const share = (test: (cell: string) => boolean): number =>
     filled.length === 0 ? 0 : filled.filter(test).length / filled.length;
+  // What says that there are no keys speaks neither for nor against them, where some are said.
+  const told = filled.filter((cell) => !/^(?:\[\]|\{\}|""|'')$/u.test(cell));
+  const ofKeys = (test: (cell: string) => boolean): number =>
+    told.length >= Math.max(3, 0.2 * filled.length) ? told.filter(test).length / told.length : share(test);
   const texts = new Set(filled).size;
   const same = filled.length > 2 && texts === 1;
   return {
     filled: filled.length,
     distinct: filled.length === 0 ? 0 : texts / filled.length,
     letters: share((cell) => /\p{L}{3}/u.test(cell)),
-    keys: share((cell) => readKeysCell(cell, 'windows').status === 'keys'),
-    sure: share(readsAsKeys),
+    keys: ofKeys((cell) => readKeysCell(cell, 'windows').status === 'keys'),
+    sure: ofKeys(readsAsKeys),
     mac: share((cell) => /[⌘⌥⌃]|\b(cmd|command|option)\b/i.test(cell)),
     steps: share((cell) => /\s[>›→»]\s/u.test(cell)),
     same,

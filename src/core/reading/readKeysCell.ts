@@ -22,7 +22,9 @@ const ANY_WORD =
   /[<{⟨[](?:an?y? )?(?:keys?|char(?:acter)?s?|letters?|digits?|numbers?|motion|register|mark)(?: key)?[>}⟩\]](?!.*<\/)/iu;
 /** The same without brackets, behind keys that are no key by their name. */
 const FURTHER_KEY = /[+-][^\s+-] key$/u;
-const TWO = /^[^\s,]{3,30},[^\s,]{3,30}$/u;
+const TWO = /^[^\s,[\]"']{3,30},[^\s,[\]"']{3,30}$/u;
+/** A word for keys that are set elsewhere, but for the one that most lists so call the desktop's own key by. */
+const VARIABLE = /[+-]\$\{?\p{L}{2,}|^\$(?!(?:mod|super|win)\b)\{?\p{L}{2,}\}?[+-]/iu;
 const MOUSE =
   /\b(?:click|drag|dblclick|double-click|wheel|scroll|mouse|tap|pen|stylus|klick|clic)\b|^(?:[A-Z]?BTN|WHEEL|Button\d|mouse)_?/iu;
 
@@ -58,6 +60,8 @@ function readCell(text: string, dialect: Dialect, manner: Manner): KeysCell {
   // A letter in brackets behind other signs stands for any key, as in `:<x>`: letters themselves need no brackets.
   if (ANY_KEY.test(bare) || ANY_WORD.test(bare))
     return { status: 'unread', chords: [], problems: [`“${bare}” shows how keys are typed, and names none.`] };
+  if (VARIABLE.test(bare))
+    return { status: 'unread', chords: [], problems: [`“${bare}” holds a word for keys that are set elsewhere.`] };
   if (SHAPES.test(bare))
     return { status: 'unread', chords: [], problems: [`“${bare}” stands for a button of the mouse, or for no key.`] };
   const cell = keysText(bare, dialect === 'mac');

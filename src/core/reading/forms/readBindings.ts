@@ -1,12 +1,14 @@
 import { readKeysCell } from '../readKeysCell';
 import { MOST_ROWS, type RawRow, type RawTables, UnreadableList } from '../tables';
 import { partOf, rowCells, unquoted, type Written } from './cells';
+import { keysAbove } from './keysAbove';
 import { type Line, linesOf } from './lines';
 import { tooMany } from './tooMany';
 
 const COMMENT = /^\s*(?:#+|"|;+|\/\/|--|!)\s*/u;
 /** One word of a line, or what stands in quotes. */
 const WORD = /"(?:[^"\\]|\\.)*"|'(?:[^'\\]|\\.)*'|\S+/gu;
+const HEADER = ['Context', 'Name', 'Keys'];
 /** So many lines tell how a file binds. */
 const LOOKED_AT = 600;
 
@@ -21,9 +23,11 @@ type Ways = ReadonlyMap<string, number> | 'colon';
  * (`KEY COMMAND`). What is between the word and the keys is the place. @returns no tables where lines don't bind so.
  */
 export function readBindings(text: string): RawTables {
-  const lines = linesOf(text).filter((line) => line.text.trim() !== '');
+  const lines = withoutCaller(linesOf(text).filter((line) => line.text.trim() !== ''));
   const variables = variablesIn(lines);
   if (lines.length > MOST_ROWS) throw new UnreadableList(tooMany);
+  const above = keysAbove(lines);
+  if (above) return { title: null, format: 'bindings', tables: [{ headings: [], header: HEADER, rows: above }] };
   const ways: Ways = behindColons(lines) ? 'colon' : waysOf(lines, variables);
   if (ways !== 'colon' && ways.size === 0) return { title: null, format: 'bindings', tables: [] };
   const strokes = ways !== 'colon' && lines.some((line) => hasStrokes(line, ways));
@@ -39,8 +43,26 @@ export function readBindings(text: string): RawTables {
   return {
     title: null,
     format: 'bindings',
-    tables: [{ headings: [], header: ['Context', 'Name', 'Keys'], rows: told }],
+    tables: [{ headings: [], header: HEADER, rows: told }],
   };
+}
+
+/** What a word before one that binds is called by: `desk keybind Mod4-h focus left`. */
+const CALLED = /^\s*(?:#+\s*)?([\p{L}_-]{1,16})\s+(?:key-?bind|bind-?key|bind-?sym|bind|map)\s+\S/iu;
+/** Lines without a word that only calls what binds, with blanks in its place, so that all stands where it stood. */
+function withoutCaller(lines: readonly Line[]): readonly Line[] {
+  const counts = new Map<string, number>();
+  for (const { text } of lines) {
+    const word = CALLED.exec(text)?.[1];
+    if (word !== undefined) counts.set(word, (counts.get(word) ?? 0) + 1);
+  }
+  const [caller] = [...counts].find(([, count]) => count >= 3) ?? [];
+  if (caller === undefined) return lines;
+  return lines.map((line) =>
+    CALLED.exec(line.text)?.[1] === caller
+      ? { ...line, text: line.text.replace(caller, ' '.repeat(caller.length)) }
+      : line,
+  );
 }
 
 /** A line that only gives a word a meaning, as in `set $left h`. */

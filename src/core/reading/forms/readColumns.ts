@@ -84,7 +84,7 @@ export function readColumns(text: string): RawTables {
       continue;
     }
     // A heading stands alone: several lines that begin so are comments.
-    if (/^#/u.test(line.text) && [lines[i - 1], next].some((other) => /^#/u.test(other?.text ?? ''))) {
+    if (/^\s*#/u.test(line.text) && [lines[i - 1], next].some((other) => /^\s*#/u.test(other?.text ?? ''))) {
       found.add(leftOf(line, 'A comment.'));
       continue;
     }
