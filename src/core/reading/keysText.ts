@@ -36,7 +36,11 @@ export function keysText(text: string, mac: boolean): string {
   if (/[\p{L}\p{N}]\*/u.test(cell) && !PAD_END.test(cell)) cell = trimEnd(cell, '*');
   // A mark that stands apart leads to a note, but for the key itself behind a plus.
   const bare = PAD_END.test(cell) ? cell : cell.replace(/(?<=[\p{L}\p{N}]) \*+$/u, '');
-  return bare.replace(LEAD, '').trim();
+  // What follows is in another line.
+  return bare
+    .replace(LEAD, '')
+    .replace(/(?<=\p{L}\p{L}),$/u, '')
+    .trim();
 }
 
 /** Signs that type set for print has in the place of those on keys. */

@@ -47,7 +47,7 @@ export const leftOut = (table: RawTable): RawTable => ({
 });
 
 /** Whether some column of a table holds keys, or is said to, beside names. @param least which part of it, at least. */
-function holdsKeys(table: RawTable, least: number): boolean {
+export function holdsKeys(table: RawTable, least: number): boolean {
   const body = bodyOf(table);
   // A few rows tell of most tables.
   if (body.length === 0) return true;

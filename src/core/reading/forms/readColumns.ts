@@ -1,5 +1,5 @@
 import { trimEnd } from '../../text/trimEnd';
-import { readsAsKeys } from '../columnRoles';
+import { areSurelyKeys, readsAsKeys } from '../columnRoles';
 import { keyRange } from '../keyRange';
 import { readKeysCell } from '../readKeysCell';
 import { HEADS, MOST_COLUMNS, type RawRow, type RawTables, type Span } from '../tables';
@@ -303,7 +303,8 @@ export function headingIn(text: string, next: Line | undefined): string | null {
     /^\s*([-=~^"'`*+#_])\1{2,}\s*$/u.test(next.text) &&
     next.text.trim().length >= text.length * 0.6;
   const marked = /^(?:=+|#+)\s+\S/u.test(text) || /^\d+(?:\.\d+)*\.\s+\p{Lu}/u.test(text);
-  const capitals = text === text.toUpperCase() && /\p{Lu}{3}/u.test(text) && !/[+<>|]/u.test(text);
+  const capitals =
+    text === text.toUpperCase() && /\p{Lu}{3}/u.test(text) && !/[+<>|]/u.test(text) && !areSurelyKeys(text);
   if (!underlined && !marked && !capitals && !/[^:]:$/u.test(text)) return null;
   return trimEnd(text, ' :=*~').replace(/^(?:=+|#+|\d+(?:\.\d+)*\.)\s+/u, '');
 }

@@ -1,4 +1,5 @@
 import { type DefaultTreeAdapterTypes, defaultTreeAdapter, parse } from 'parse5';
+import { holdsKeys } from '../leaveOthersOut';
 import {
   LONGEST_CELL,
   MOST_COLUMNS,
@@ -12,6 +13,7 @@ import {
 } from '../tables';
 import { rowCells, type Written } from './cells';
 import { sidesOfItem } from './listItem';
+import { readColumns } from './readColumns';
 import { tooMany } from './tooMany';
 
 export type Node = DefaultTreeAdapterTypes.ChildNode;
@@ -53,6 +55,7 @@ export function readWebPage(html: string, places = true): RawTables {
 export function readPage(tree: Root, holdsTable: (element: Element) => boolean): RawTables {
   const found: { level: number; text: string }[] = [];
   const tables: { trail: typeof found; caption: string; rows: RawRow[] }[] = [];
+  const pre: typeof tables = [];
   let stack: typeof found = [];
   let line = 0;
   const row = (cells: readonly Written[], left?: string): RawRow => {
@@ -79,6 +82,19 @@ export function readPage(tree: Root, holdsTable: (element: Element) => boolean):
         const rows = rowsOfTable(node, () => ++line);
         if (line > MOST_ROWS) throw new UnreadableList(tooMany);
         if (rows.rows.length > 0) tables.push({ trail: stack, ...rows });
+      } else if (node.tagName === 'pre') {
+        // Text that is set in columns.
+        const span = placeOf(node);
+        for (const { headings, rows } of readColumns(writtenOut(node, 0)).tables) {
+          const set = rows.map(({ cells, left, heading }): RawRow => {
+            const one = row(
+              cells.map((text) => ({ text, span })),
+              left,
+            );
+            return heading ? { ...one, heading } : one;
+          });
+          if (set.length > 0) pre.push({ trail: stack, caption: headings.at(-1) ?? '', rows: set });
+        }
       } else if (node.tagName === 'dl') add(pairsOfList(node, row));
       else if ((node.tagName === 'ul' || node.tagName === 'ol') && !holdsTable(node)) {
         const rows = itemsOfList(node, row);
@@ -88,6 +104,10 @@ export function readPage(tree: Root, holdsTable: (element: Element) => boolean):
     }
   };
   walk(tree.childNodes, 0);
+  // Samples of code are no lists; a page that has nothing else may be one.
+  const lists = pre.filter(({ rows }) => tables.length === 0 || holdsKeys({ headings: [], rows }, LEAST));
+  tables.push(...lists);
+  tables.sort((a, b) => (a.rows[0]?.line ?? 0) - (b.rows[0]?.line ?? 0));
 
   // A lone h1 titles the page; where there are several, they are part of the paths.
   const title = found.length === 1 ? (found[0]?.text ?? null) : titleOf(tree.childNodes);
@@ -207,6 +227,18 @@ function rowsOfTable(table: Element, nextLine: () => number): { caption: string;
   };
   visit(table);
   return { caption, rows };
+}
+
+/** So much of text that is set in columns has to read as keys, on a page that has lists otherwise. */
+const LEAST = 0.5;
+/** The text of an element with its blanks and ends of lines as they stand. */
+function writtenOut(element: Element, depth: number): string {
+  if (depth > DEEPEST) return '';
+  return shownOf(element.childNodes)
+    .map((one) =>
+      isElement(one) ? (one.tagName === 'br' ? '\n' : writtenOut(one, depth + 1)) : 'value' in one ? one.value : '',
+    )
+    .join('');
 }
 
 /** What an element says, and where between its tags it stands in the source. */
