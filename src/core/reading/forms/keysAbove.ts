@@ -35,7 +35,7 @@ export function keysAbove(lines: readonly Line[]): RawRow[] | null {
     const after = lines.slice(at).findIndex((one) => !isSetIn(one) || COMMENT.test(one.text));
     const all = lines.slice(at, after < 0 ? undefined : at + after).map((one) => partOf(one, 0));
     const name: Written = {
-      text: tidyCell(all.map(({ text }) => text.replace(/\s*\\$/u, '')).join(' ')),
+      text: tidyCell(all.map(({ text }) => (text.endsWith('\\') ? text.slice(0, -1).trimEnd() : text)).join(' ')),
       span: [all[0]?.span[0] ?? 0, all.at(-1)?.span[1] ?? 0],
     };
     const [ways, names] = [waysIn(keys.text), waysIn(name.text)];
@@ -68,7 +68,8 @@ const plain = (keys: string): string =>
 function waysIn(text: string): readonly string[] {
   let ways = [''];
   let from = 0;
-  for (const { 0: braces, 1: inside = '', index } of text.matchAll(/\{([^{}]*,[^{}]*|\w-\w)\}/gu)) {
+  for (const { 0: braces, 1: inside = '', index } of text.matchAll(/\{([^{}]{1,200})\}/gu)) {
+    if (!/,|^\w-\w$/u.test(inside)) continue;
     const words = inside.split(',').flatMap(wordsOf);
     ways = ways.flatMap((way) => words.map((word) => way + text.slice(from, index) + word));
     if (ways.length > MOST) return [text];

@@ -34,7 +34,7 @@ export function sidesOfItem(
       end = to;
     }
     const rest = text.slice(end);
-    const skip = /\s*(?:[:–—=→|-]+|[.,])?\s*/uy.exec(rest)?.[0].length ?? 0;
+    const skip = /^\s*(?:[:–—=→|-]+|[.,])?\s*/u.exec(rest)?.[0].length ?? 0;
     if (rest.slice(skip).trim() !== '') return [part(0, end), part(end + skip, text.length)];
   } else if (
     last &&
