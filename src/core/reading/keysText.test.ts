@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { keyRange } from './keyRange';
 import { keysText } from './keysText';
+import { saysTwice } from './mannerOf';
 
 describe('what a cell says of keys', () => {
   it.each<[written: string, others: string, mac?: string]>([
@@ -78,6 +79,18 @@ describe('what a cell says of keys', () => {
   ])('%s', (written, others, mac) => {
     expect(keysText(written, false)).toBe(others);
     if (mac !== undefined) expect(keysText(written, true)).toBe(mac);
+  });
+});
+
+describe('keys in lines', () => {
+  it.each([
+    ['D\nD', true],
+    ['D\nD\nD', true],
+    ['D\nD\nE', false],
+    ['D\nE', false],
+    ['D', false],
+  ])('that stand there twice are pressed in turn: %j', (cell, twice) => {
+    expect(saysTwice(cell)).toBe(twice);
   });
 });
 

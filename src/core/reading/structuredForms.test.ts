@@ -143,6 +143,14 @@ describe('files with a structure of their own', () => {
     expect({ format, told, doubt }).toEqual({ format: form, told: commands, doubt: null });
   });
 
+  it('are taken whatever number of lists beside each other they have, if none lies deep', () => {
+    const pairs = Array.from({ length: 700 }, (_, i) => `["Fold ${i}", "ctrl+k ${i % 10}"]`);
+    const { format, rows } = readCommandList(`[${pairs.join(', ')}]`);
+    expect([format, rows.filter((row) => row.command).length]).toEqual(['JSON', 700]);
+    const deep = `${'['.repeat(700)}"Fold", "ctrl+k"${']'.repeat(700)}`;
+    expect(readCommandList(deep).format).not.toBe('JSON');
+  });
+
   it('are told where each command stands, to the sign', () => {
     for (const [, form, text] of FILES) {
       const { rows } = readCommandList(text);
