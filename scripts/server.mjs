@@ -25,7 +25,7 @@ export function startServer({
   mode = 'start',
   data,
   quiet = false,
-  nodeArgs = ['--max-old-space-size=384', '--max-semi-space-size=32'],
+  nodeArgs = ['--max-old-space-size=384', '--max-semi-space-size=16'],
 }) {
   const next = require.resolve('next/dist/bin/next');
   const around = mode === 'start' ? ['edge', 'stopping'] : ['edge'];
