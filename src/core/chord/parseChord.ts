@@ -41,8 +41,9 @@ export function parseChord(text: string, dialect: Dialect = 'windows'): ParsedCh
   if (strict.ok) return strict;
   const loose = loosened(rest);
   // Strokes are each spelled as keys alone are.
-  const each = (spelled: (stroke: string) => string): string => rest.split(THEN).map(spelled).join(' then ');
-  for (const other of new Set([loose, respelled(rest), respelled(loose), each(respelled), each(loosened)])) {
+  const strokes = rest.split(THEN);
+  const each = strokes.length < 2 ? [] : [respelled, loosened].map((spelled) => strokes.map(spelled).join(' then '));
+  for (const other of new Set([loose, respelled(rest), respelled(loose), ...each])) {
     if (other === rest) continue;
     const read = parseStrictly(other, dialect);
     if (read.ok) return read;

@@ -1,6 +1,7 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
+import { shownLineOf } from '../testing/shownLineOf';
 import { NO_CHOICES } from './choices';
 import { decodeText } from './decodeText';
 import { findTables } from './findTables';
@@ -8,7 +9,6 @@ import { readTables } from './readCommandList';
 import type { ReadRow } from './readTable';
 import { rowKey } from './rowKey';
 import { readShown } from './shown/readShown';
-import type { ShownLine } from './shown/shownLine';
 import type { RawTables, Span } from './tables';
 
 /*
@@ -19,19 +19,6 @@ import type { RawTables, Span } from './tables';
 
 const folder = join(import.meta.dirname, 'fixtures/approved');
 const lists = readdirSync(folder).filter((name) => !/\.(?:read|shown)$/.test(name));
-
-/** A line in which «the name», ‹the keys› and ⟨the place⟩ are marked. */
-function shownIn(marked: string): ShownLine {
-  const at: Record<string, number> = {};
-  let text = '';
-  for (const sign of marked) {
-    if ('«»‹›⟨⟩'.includes(sign)) at[sign] = text.length;
-    else text += sign;
-  }
-  const mark = (open: string, close: string) =>
-    at[open] === undefined || at[close] === undefined ? null : ([at[open], at[close]] as const);
-  return { text, name: mark('«', '»'), keys: mark('‹', '›'), path: mark('⟨', '⟩') };
-}
 
 /** What a list is read as, in lines for people. */
 function told(text: string, raw: RawTables): string {
@@ -84,7 +71,7 @@ describe('lists as they were found right', () => {
     const decoded = decodeText(readFileSync(join(folder, name)));
     if (!decoded.ok) throw new Error(decoded.message);
     const marks = join(folder, `${name}.shown`);
-    const shown = existsSync(marks) ? readFileSync(marks, 'utf8').split('\n').filter(Boolean).map(shownIn) : [];
+    const shown = existsSync(marks) ? readFileSync(marks, 'utf8').split('\n').filter(Boolean).map(shownLineOf) : [];
     const raw = shown.length > 0 ? readShown(decoded.text, shown) : findTables(decoded.text);
     await expect(told(decoded.text, raw)).toMatchFileSnapshot(`fixtures/approved/${name}.read`);
   });

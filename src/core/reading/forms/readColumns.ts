@@ -286,10 +286,10 @@ function nameGoesOn({ parts }: Parts, above: RawRow, before: RawRow | null, line
     return upper ? columnAt(upper.text, (spans[0]?.[0] ?? 0) - upper.from) : 0;
   };
   const [name = '', ...more] = above.cells;
-  if (!first || rest.length === 0 || more.length > 0 || before?.left !== undefined || (before?.cells.length ?? 0) < 2)
-    return null;
+  if (!first || rest.length === 0 || more.length > 0) return null;
+  if (!before || before.left !== undefined || before.cells.length < 2) return null;
   const small = /^\p{Ll}/u.test(first.text) && !/^\p{Ll}/u.test(name);
-  if (!small || first.column <= columnOf(above) || !before || columnOf(before) !== columnOf(above)) return null;
+  if (!small || first.column <= columnOf(above) || columnOf(before) !== columnOf(above)) return null;
   if (readsAsKeys(name) || !rest.some((one) => readsAsKeys(one.text))) return null;
   const span: Span = [above.spans[0]?.[0] ?? first.span[0], first.span[1]];
   return { ...above, ...rowCells([{ text: `${name} ${first.text}`, span }, ...rest]) };

@@ -55,11 +55,14 @@ export function readWebPage(html: string, places = true): RawTables {
 export function readPage(tree: Root, holdsTable: (element: Element) => boolean): RawTables {
   const found: { level: number; text: string }[] = [];
   const tables: { trail: typeof found; caption: string; rows: RawRow[] }[] = [];
+  /** Text that is set in columns. */
   const pre: typeof tables = [];
   let stack: typeof found = [];
   let line = 0;
+  /** How many of these are of text that is set in columns: most of that is no list. */
+  let set = 0;
   const row = (cells: readonly Written[], left?: string): RawRow => {
-    if (++line > MOST_ROWS) throw new UnreadableList(tooMany);
+    if (++line - set > MOST_ROWS) throw new UnreadableList(tooMany);
     return { line, ...rowCells(cells), heading: false, ...(left === undefined ? {} : { left }) };
   };
   const add = (rows: RawRow[]): void => {
@@ -80,20 +83,14 @@ export function readPage(tree: Root, holdsTable: (element: Element) => boolean):
       } else if (node.tagName === 'table' && !holdsTable(node)) {
         if (leadsAway(node)) continue;
         const rows = rowsOfTable(node, () => ++line);
-        if (line > MOST_ROWS) throw new UnreadableList(tooMany);
+        if (line - set > MOST_ROWS) throw new UnreadableList(tooMany);
         if (rows.rows.length > 0) tables.push({ trail: stack, ...rows });
-      } else if (node.tagName === 'pre') {
-        // Text that is set in columns.
+      } else if (node.tagName === 'pre' && !holdsTable(node)) {
         const span = placeOf(node);
         for (const { headings, rows } of readColumns(writtenOut(node, 0)).tables) {
-          const set = rows.map(({ cells, left, heading }): RawRow => {
-            const one = row(
-              cells.map((text) => ({ text, span })),
-              left,
-            );
-            return heading ? { ...one, heading } : one;
-          });
-          if (set.length > 0) pre.push({ trail: stack, caption: headings.at(-1) ?? '', rows: set });
+          set += rows.length;
+          const own = rows.map((one): RawRow => ({ ...one, line: ++line, spans: one.cells.map(() => span) }));
+          pre.push({ trail: stack, caption: headings.at(-1) ?? '', rows: own });
         }
       } else if (node.tagName === 'dl') add(pairsOfList(node, row));
       else if ((node.tagName === 'ul' || node.tagName === 'ol') && !holdsTable(node)) {
@@ -106,6 +103,7 @@ export function readPage(tree: Root, holdsTable: (element: Element) => boolean):
   walk(tree.childNodes, 0);
   // Samples of code are no lists; a page that has nothing else may be one.
   const lists = pre.filter(({ rows }) => tables.length === 0 || holdsKeys({ headings: [], rows }, LEAST));
+  if (lists.reduce((sum, { rows }) => sum + rows.length, line - set) > MOST_ROWS) throw new UnreadableList(tooMany);
   tables.push(...lists);
   tables.sort((a, b) => (a.rows[0]?.line ?? 0) - (b.rows[0]?.line ?? 0));
 

@@ -1,24 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { shownLineOf } from '../../testing/shownLineOf';
 import { NO_CHOICES } from '../choices';
 import { readCommandList } from '../readCommandList';
 import { guessMarks, withMark } from './guessMarks';
-import type { ShownLine } from './shownLine';
 
-/** A line in which a name is marked as «name», keys as ‹keys›, a place as ⟨place⟩. */
-function shown(drawn: string): ShownLine {
-  let text = '';
-  const at: Record<string, number> = {};
-  for (const sign of drawn) {
-    if ('«»‹›⟨⟩'.includes(sign)) at[sign] = text.length;
-    else text += sign;
-  }
-  const mark = (open: string, close: string) =>
-    at[open] === undefined || at[close] === undefined ? null : ([at[open], at[close]] as const);
-  return { text, name: mark('«', '»'), keys: mark('‹', '›'), path: mark('⟨', '⟩') };
-}
 const read = (text: string, ...lines: string[]) => {
-  const { rows, format } = readCommandList(text, { ...NO_CHOICES, shown: lines.map(shown) });
+  const { rows, format } = readCommandList(text, { ...NO_CHOICES, shown: lines.map(shownLineOf) });
   expect(format).toBe('shown');
   return rows.map(({ command, result, why }) =>
     command ? `${[...command.path, command.name].join(' › ')}: ${command.keys.join(', ')}` : `${result}: ${why}`,
@@ -66,7 +54,7 @@ describe('one line shown', () => {
   it('is a line of a web page as it is seen, found again where it stands in the source', () => {
     const page =
       '<body><div><i>Lift &amp; press</i> – <b>Ctrl+K</b></div><div><i>Sweep dust</i> – <b>F3</b></div><p>More</p></body>';
-    const line = shown('«Lift & press» – ‹Ctrl+K›');
+    const line = shownLineOf('«Lift & press» – ‹Ctrl+K›');
     const { rows } = readCommandList(page, { ...NO_CHOICES, shown: [line] });
     expect(rows.map(({ command, at }) => command && at?.keys && [command.name, page.slice(...at.keys)])).toEqual([
       ['Lift & press', 'Ctrl+K'],
