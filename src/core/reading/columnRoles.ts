@@ -44,7 +44,8 @@ export function isHeaderRow(row: Pick<RawRow, 'cells' | 'heading'>, first = true
 
 /** Whether a cell reads as keys; words such as “command” alone are held keys as well, but no sign of them. */
 export const readsAsKeys = (cell: string): boolean =>
-  MODIFIER_WORDS[cell.toLowerCase()] === undefined && readKeysCell(cell, 'windows').status === 'keys';
+  !isModifier(cell) && readKeysCell(cell, 'windows').status === 'keys';
+const isModifier = (cell: string): boolean => MODIFIER_WORDS[cell.toLowerCase()] !== undefined;
 
 /** Whether all of a cell reads as keys, and as no bare letter, number or word. */
 export const areSurelyKeys = (cell: string): boolean =>
@@ -88,7 +89,9 @@ export function guessRoles(header: readonly string[] | null, rows: readonly Pick
       0.3 +
       (ofKeys(i) ? 0.5 : said[i] ? -0.3 : 0),
   );
-  const scored = order(keyScore).filter((i) => (keyScore[i] ?? 0) >= 0.45);
+  // Of two columns that are much alike, names are the one whose cells are keys in part alone.
+  const byScore = order(keyScore.map((score, i) => score + 0.1 * (columns[i]?.whole ?? 0)));
+  const scored = byScore.filter((i) => (keyScore[i] ?? 0) >= 0.45);
   // Where a column is said to hold keys, none that is said to hold something else does.
   const sure = scored.some(ofKeys) ? scored.filter((i) => ofKeys(i) || said[i] === null) : scored;
   // One column is left for the names, however much like keys they are.
@@ -138,6 +141,8 @@ type Column = {
   letters: number;
   keys: number;
   sure: number;
+  /** How many are keys with nothing left over that could not be read. */
+  whole: number;
   mac: number;
   steps: number;
   /** How many are put between bars or stars, as places that others lead to are. */
@@ -156,6 +161,8 @@ function profileOf(cells: readonly string[]): Column {
     filled.length === 0 ? 0 : filled.filter(test).length / filled.length;
   // What says that there are no keys speaks neither for nor against them, where some are said.
   const told = filled.filter((cell) => !/^(?:\[\]|\{\}|""|'')$/u.test(cell));
+  const read = new Map(filled.map((cell) => [cell, readKeysCell(cell, 'windows')]));
+  const isKeys = (cell: string): boolean => read.get(cell)?.status === 'keys';
   const ofKeys = (test: (cell: string) => boolean): number =>
     told.length >= Math.max(3, 0.2 * filled.length) ? told.filter(test).length / told.length : share(test);
   const texts = new Set(filled).size;
@@ -164,8 +171,9 @@ function profileOf(cells: readonly string[]): Column {
     filled: filled.length,
     distinct: filled.length === 0 ? 0 : texts / filled.length,
     letters: share((cell) => /\p{L}{3}/u.test(cell)),
-    keys: ofKeys((cell) => readKeysCell(cell, 'windows').status === 'keys'),
-    sure: ofKeys(readsAsKeys),
+    keys: ofKeys(isKeys),
+    sure: ofKeys((cell) => isKeys(cell) && !isModifier(cell)),
+    whole: ofKeys((cell) => isKeys(cell) && read.get(cell)?.problems.length === 0),
     mac: share((cell) => /[⌘⌥⌃]|\b(cmd|command|option)\b/i.test(cell)),
     steps: share((cell) => /\s[>›→»]\s/u.test(cell)),
     same,

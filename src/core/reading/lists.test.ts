@@ -84,6 +84,15 @@ describe('what columns hold', () => {
       ['path', 'name', 'keys'],
     ],
     [
+      'names that are keys in part are names beside what is nothing but keys',
+      null,
+      [
+        ['Lift stain a,b;c', 'Ctrl+K'],
+        ['Weigh a "few", b; c', 'F9'],
+      ],
+      ['name', 'keys'],
+    ],
+    [
       'steps make a path',
       null,
       [
