@@ -1,6 +1,6 @@
 // @vitest-environment jsdom
 import { fireEvent, screen, within } from '@testing-library/react';
-import { describe, expect, it, vi } from 'vitest';
+import { beforeAll, describe, expect, it, vi } from 'vitest';
 import type { Pack } from '@/core/pack/pack';
 import { loadKeymapView } from '@/server/useCases/screens';
 import { onScreens, openPage } from '../testing/openPage';
@@ -13,11 +13,17 @@ onScreens(1200);
 
 /** What was saved last as a file. */
 let saved = '';
-vi.mock('@/ui/shell/saveText', () => ({
-  saveText: (text: string) => {
-    saved = text;
-  },
-}));
+beforeAll(() => {
+  URL.createObjectURL = (file) => {
+    const reader = new FileReader();
+    reader.onload = () => {
+      saved = String(reader.result);
+    };
+    reader.readAsText(file as Blob);
+    return '#';
+  };
+  URL.revokeObjectURL = () => undefined;
+});
 
 /** jsdom has files, but does not read them. */
 const give = (text: string) =>

@@ -1,4 +1,5 @@
 /** What stands in for the application's navigation where a page is opened without a server. */
+import { counted } from './onTheirWay';
 
 /** Thrown by a page that leads elsewhere, or nowhere. */
 export class LeadsTo extends Error {
@@ -30,4 +31,4 @@ export const redirect = (address: string): never => {
 export const notFound = (): never => {
   throw new LeadsTo(null);
 };
-export const after = (work: () => unknown): unknown => work();
+export const after = (work: () => unknown): void => void counted(Promise.resolve(work()));

@@ -2,13 +2,15 @@ import { readdirSync } from 'node:fs';
 import { act, cleanup, configure, render } from '@testing-library/react';
 import * as React from 'react';
 import { type ComponentType, createElement, type ReactNode, Suspense } from 'react';
-import { afterEach, beforeAll, beforeEach, vi } from 'vitest';
+import { afterAll, afterEach, beforeAll, beforeEach, vi } from 'vitest';
 import { onDemoDatabase } from '@/server/testing/onDemoDatabase';
 import { loadVersionedSettings } from '@/server/useCases/settings';
 import { Providers } from '@/ui/shell/Providers';
 import { Rail } from '@/ui/shell/Rail';
+import { forgetKept } from '@/ui/sync/useKept';
 import { allRoutes, fetchFrom } from './callRoute';
 import { LeadsTo, router } from './navigation';
+import { allEnded, counted } from './onTheirWay';
 import { WAIT } from './touch';
 import { WorkerHere } from './workersHere';
 
@@ -73,7 +75,7 @@ export async function openPage(address: string): Promise<{ readonly address: () 
   /** Whether the test has ended, or opened another page, since this one was drawn. */
   const gone = (): boolean => drawn !== null && !drawn.container.isConnected;
   const showLater = (): void =>
-    void show().catch((error: unknown) => {
+    void counted(show()).catch((error: unknown) => {
       if (!gone()) throw error;
     });
   const show = async (): Promise<void> => {
@@ -131,7 +133,8 @@ export function onScreens(height = 480): void {
   onDemoDatabase();
   let served: ReturnType<typeof fetchFrom>;
   beforeAll(async () => {
-    served = fetchFrom(await allRoutes());
+    const routes = fetchFrom(await allRoutes());
+    served = (address, init) => counted(routes(address, init));
   });
   beforeEach(() => {
     vi.stubGlobal('fetch', served);
@@ -187,5 +190,10 @@ export function onScreens(height = 480): void {
     cleanup();
     document.head.replaceChildren();
     vi.unstubAllGlobals();
+  });
+  // Before the database is closed; the next file has another, in which the same numbers are other keymaps.
+  afterAll(async () => {
+    await allEnded();
+    forgetKept();
   });
 }

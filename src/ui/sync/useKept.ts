@@ -12,6 +12,11 @@ const open = new Map<string, Any>();
 /** What stands under its name no more, but has something on its way. */
 const leaving = new Set<Any>();
 
+/** Forgets all that this window has, so that the next page begins with what the server has, as in a new window. */
+export function forgetKept(): void {
+  open.clear();
+}
+
 if (typeof window !== 'undefined')
   window.addEventListener('beforeunload', (event) => {
     // What is being sent goes on when the page is left; what waits behind it would be lost.
