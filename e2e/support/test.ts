@@ -7,9 +7,8 @@ import { serverOf, type TestServer } from './servers';
  * What every end-to-end test is made with. Each worker has a server of its own, and each test finds there the demo data
  * as it was seeded, with the usual settings, whatever ran before it.
  *
- * `profile` is one browser profile for all of a worker, which has the program's script already; nothing else is kept in
- * it. It stands here, where `lookAt` alone asks for it, since Playwright ends a worker and its browser wherever the next
- * test knows other fixtures of workers.
+ * `profile` is one browser profile for all of a worker, which has the program's script already and lists by what is in
+ * them; nothing else is kept in it.
  */
 export const test = base.extend<{ server: TestServer; seeded: undefined }, { profile: BrowserContext }>({
   // biome-ignore lint/correctness/noEmptyPattern: Playwright reads from the pattern what a fixture needs.
@@ -26,7 +25,14 @@ export const test = base.extend<{ server: TestServer; seeded: undefined }, { pro
     },
     { scope: 'worker' },
   ],
-  page: async ({ page }, use) => {
+  context: async ({ profile }, use) => {
+    const before = profile.pages();
+    await use(profile);
+    // Also those that the test opened itself.
+    for (const page of profile.pages()) if (!before.includes(page)) await page.close();
+  },
+  page: async ({ context }, use) => {
+    const page = await context.newPage();
     countChanges(page);
     await use(page);
   },
