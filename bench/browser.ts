@@ -9,7 +9,7 @@ import { manyWishes } from './advice';
 import { generate } from './generate';
 import { manyCommands } from './match';
 import type { Row } from './measure';
-import { previewMany } from './preview';
+import { previewOften } from './preview';
 import { changeSheets, showSeveral } from './sheets';
 
 const PORT = 4183;
@@ -62,7 +62,7 @@ export async function benchBrowser(): Promise<{ rows: Row[]; failures: string[] 
     const sheets = await changeSheets(page, base);
     const several = await showSeveral(page, base);
     const mostBefore = most;
-    const preview = await previewMany(page, base);
+    const preview = await previewOften(page, base);
     // The rest of the server's work, so that its memory is seen under all of it.
     for (const program of ['tarnlight/sheet-retouching', 'bench/factory-keys']) {
       const [slug, keymap] = program.split('/');
@@ -86,8 +86,9 @@ export async function benchBrowser(): Promise<{ rows: Row[]; failures: string[] 
     if (quantile(tried.keys, 0.95) >= 16) failures.push('the tryout takes 16 ms or more to answer a key at p95');
     if (Math.max(...several) >= 1500) failures.push('a sheet of several programs takes 1.5 s or more');
     if (quantile(sheets, 0.95) >= 100) failures.push('a choice of a sheet takes 100 ms or more to its page at p95');
+    if (preview.free === 0) failures.push('the machine was held up whenever a list of 20,000 was brought in');
     if (preview.first >= 500) failures.push('the first rows of a list of 20,000 take 500 ms or more');
-    if (Math.max(preview.came, preview.worked) > 100) failures.push('a task on a list of 20,000 takes over 100 ms');
+    if (Math.max(preview.came, preview.worked) > 50) failures.push('a task on a list of 20,000 takes over 50 ms');
     if (longest > 100) failures.push(`a task took ${longest.toFixed(0)} ms`);
     if (most >= 400) failures.push('the server took 400 MB or more');
     return {
@@ -100,7 +101,7 @@ export async function benchBrowser(): Promise<{ rows: Row[]; failures: string[] 
           '',
         ],
         [
-          'List of 20,000 rows brought in: from the answer to its first rows; longest task while they come, and while it is worked on',
+          `List of 20,000 rows brought in: from the answer to its first rows; longest task while they come, and while it is worked on, of ${preview.free} visits in which the machine was not held up (${preview.visits} in all)`,
           `${preview.first.toFixed(0)} ms; ${told(preview.came)}, ${told(preview.worked)}`,
           'wanted: 500 ms; no task over 50',
           '',
