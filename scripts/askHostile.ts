@@ -128,12 +128,20 @@ async function main(): Promise<void> {
     else await route(i, random, kind < READERS + PAGES + THREADS ? every.filter(takesFile) : names);
   }
 
+  /** Waits for what the server writes after it has sent a page, so that the next request is not blamed for it. */
+  async function untilWritten(): Promise<void> {
+    for (let before = null as unknown, now = await version(); now !== before; now = await version()) {
+      before = now;
+      await wait(30);
+    }
+  }
   async function page(i: number, from: Random): Promise<void> {
     const address = hostileAddress(from, PAGE_ADDRESSES);
     const at = performance.now();
     const answer = await fetch(base + address, { redirect: 'manual' });
     await answer.arrayBuffer();
     note(`page ${address}`, performance.now() - at);
+    await untilWritten();
     counts.pages++;
     if (answer.status >= 500) fail(`${i}: page ${address}: ${answer.status}`);
   }
@@ -236,9 +244,13 @@ function readerMemory(): number {
     const said = () => process.stdout.write(/VmHWM:\\s+(\\d+)/.exec(status())[1]);
     if (file === '') said();
     else {
-      const bytes = require('node:fs').readFileSync(file);
-      const workerData = { as: 'program', bytes: new Uint8Array(bytes), choices: null, corrections: {} };
-      const worker = new Worker(reader, { workerData, resourceLimits: JSON.parse(limits) });
+      // The file is the thread's alone: whoever hands it over keeps none of it here.
+      const { size } = require('node:fs').statSync(file);
+      const bytes = new Uint8Array(size);
+      require('node:fs').readSync(require('node:fs').openSync(file), bytes);
+      const workerData = { as: 'program', bytes, choices: null, corrections: {} };
+      const transferList = [bytes.buffer];
+      const worker = new Worker(reader, { workerData, transferList, resourceLimits: JSON.parse(limits) });
       worker.once('error', () => undefined);
       worker.once('exit', said);
     }`;

@@ -1,4 +1,5 @@
 import { join } from 'node:path';
+import { setFlagsFromString } from 'node:v8';
 import { Worker } from 'node:worker_threads';
 import { Problem } from '../../schemas/problem';
 import type { Answer, Answers, Question } from './reader';
@@ -17,7 +18,7 @@ const AT_ONCE = 2;
 const MOST_WAITING = 20;
 /** So long, in ms, and in so much memory, in MB: many times what the largest real list takes. */
 const LONGEST = 15_000;
-export const MEMORY = { maxOldGenerationSizeMb: 120, maxYoungGenerationSizeMb: 16 };
+export const MEMORY = { maxOldGenerationSizeMb: 112, maxYoungGenerationSizeMb: 16 };
 
 const waiting: Job[] = [];
 const reading = new Set<Job>();
@@ -103,5 +104,8 @@ const tooMuch = (what: 'memory' | 'time'): Problem =>
 /** A thread with a question. Its file is made of reader.ts by `npm run build`; the unit tests make one for themselves. */
 function threadFor(workerData: Question): Worker {
   const built = join(/*turbopackIgnore: true*/ process.cwd(), process.env.GRAY_PIN_BUILD ?? '.next', 'reader.mjs');
+  // What a process is started with for its own young objects goes before the limits of its threads (V8's
+  // Heap::ConfigureHeap), and a thread that goes over by more than V8 leaves it then takes the whole process with it.
+  setFlagsFromString('--max-semi-space-size=0');
   return new Worker(process.env.GRAY_PIN_READER ?? built, { workerData, resourceLimits: MEMORY });
 }
