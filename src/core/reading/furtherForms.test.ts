@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { doubtOf } from './doubtOf';
 import { readCommandList } from './readCommandList';
+import type { ReadRow } from './readTable';
 
 /** Sentences without any keys, of so many signs. */
 const prose = (signs: number): string => 'The sheet is dry by now, so leave it alone or fold it.\n'.repeat(signs / 56);
@@ -206,12 +208,38 @@ describe('lists as programs of all trades write them', () => {
     ]);
   });
 
+  it('have keys of the keyboard as well where what stands above names both', () => {
+    const text = 'MOUSE AND KEY BINDINGS\n\n   Left, Right\n      Scroll the sheet\n\n   F2, F3\n      Fold it\n';
+    expect(readCommandList(text).rows.flatMap(({ command }) => command?.keys ?? [])).toEqual([
+      ...['ArrowLeft', 'ArrowRight', 'F2', 'F3'],
+    ]);
+  });
+
   it('are doubted where nothing in them has keys, where names hold them, begin alike or are the same', () => {
-    const doubtOf = (line: (i: number) => string) =>
+    const doubted = (line: (i: number) => string) =>
       readCommandList(Array.from({ length: 12 }, (_, i) => line(i)).join('\n')).doubt;
-    expect(doubtOf((i) => `(key-set (kbd "C-${'abcdefghijkl'[i]}") 'do-${i})`)).toMatch(/keys|names/i);
-    expect(doubtOf((i) => `Lift the ${i},F${i + 1}`)).toMatch(/begin with “Lift the”/);
-    expect(doubtOf((i) => `Lift ${i % 4},Ctrl+${'abcdefghijkl'[i]}`)).toMatch(/a name that another row has/);
-    expect(doubtOf((i) => `Lift ${i} stain,F${i + 1}`)).toBeNull();
+    expect(doubted((i) => `(key-set (kbd "C-${'abcdefghijkl'[i]}") 'do-${i})`)).toMatch(/keys|names/i);
+    expect(doubted((i) => `Lift the ${i},F${i + 1}`)).toMatch(/begin with “Lift the”/);
+    expect(doubted((i) => `Lift ${i % 4},Ctrl+${'abcdefghijkl'[i]}`)).toMatch(/a name that another row has/);
+    const some = 'abcdefghijkl';
+    expect(doubted((i) => `Lift ${some[i]} '^${some[i]?.toUpperCase()}',F${i + 1}`)).toMatch(/Keys stand in the names/);
+    expect(doubted((i) => `Lift ${some[i]} stain,F2`)).toMatch(/a name that another row has/);
+    expect(doubted((i) => `Lift ${i} stain,F${i + 1}`)).toBeNull();
+  });
+
+  it('are doubted where words of sentences are taken for keys, and where more that begin with keys was left out', () => {
+    const rows = (number: number, keys: (i: number) => string, cells: string[], result: string) =>
+      Array.from({ length: number }, (_, i) => ({
+        ...{ cells, result, line: i, key: `${i}`, why: null },
+        command: result === 'used' ? { name: `Stain ${i} lifted`, keys: [keys(i)], path: [], kind: null } : null,
+      })) as unknown as ReadRow[];
+    const read = (of: number) => rows(20, (i) => (i < of ? 'T H E' : `Alt+F${i}`), [], 'used');
+    const left = (of: number, first: string) => rows(of, String, [first, 'walk to it and back'], 'unused');
+    expect(doubtOf(rows(20, (i) => (i < 13 ? 'F2' : `Alt+F${i}`), [], 'used'))).toMatch(/the same keys/);
+    expect(doubtOf(rows(20, (i) => (i < 12 ? 'F2' : `Alt+F${i}`), [], 'used'))).toBeNull();
+    expect(doubtOf(read(3))).toMatch(/sentences/);
+    expect(doubtOf(read(2))).toBeNull();
+    expect(doubtOf([...read(0), ...left(21, 'n')])).toMatch(/left out/);
+    expect(doubtOf([...read(0), ...left(20, 'n'), ...left(30, 'Often')])).toBeNull();
   });
 });

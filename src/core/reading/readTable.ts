@@ -253,12 +253,16 @@ function withSentences(why: string | null, more: readonly string[]): string {
 
 /** Keys as what stands above them says: behind those that lead to all of them, as in `Documentation (prefix C-c C-d)`. */
 function underHeading(path: readonly string[], found: ReturnType<typeof keysOf>, manner: Manner): typeof found {
-  if (path.some((step) => /\b(?:mouse|maus|souris|rat[oó]n)/iu.test(step))) return withoutButtons(found);
+  if (path.some((step) => OF_THE_MOUSE.test(step) && !OF_KEYS.test(step))) return withoutButtons(found);
   const said = path.flatMap((step) => /\bprefix:? ([^()]{1,30})\)$/iu.exec(step)?.[1] ?? []).at(-1);
   const lead = said === undefined ? [] : readKeysCell(said, manner.dialect, manner).chords;
   if (lead.length !== 1 || lead[0]?.startsWith('hold:')) return found;
   return { ...found, chords: found.chords.map((chord) => (chord.startsWith('hold:') ? chord : `${lead[0]} ${chord}`)) };
 }
+
+const OF_THE_MOUSE = /\b(?:mouse|maus|souris|rat[oó]n)/iu;
+/** “Mouse and key bindings” are both. */
+const OF_KEYS = /\bkey|tast|clavier|touches|tecla/iu;
 
 /** Of keys under something for the mouse: Left and Right are its buttons, Up and Down its wheel. */
 function withoutButtons(found: ReturnType<typeof keysOf>): ReturnType<typeof keysOf> {

@@ -86,6 +86,17 @@ const FILES: readonly (readonly [what: string, form: string, text: string, comma
     ],
   ],
   [
+    'XML: parts that are named, with something between them and what they hold',
+    'XML',
+    '<set>\n<part name="Sheet"><press>\n<bind key="F2" action="Fold"/>\n<bind key="F3" action="Lift"/>\n</press></part>\n<part name="Mask"><press>\n<bind key="F4" action="Paper"/>\n<bind key="F5" action="Stain"/>\n</press></part>\n</set>',
+    [
+      'part › Sheet › bind › Fold: F2',
+      'part › Sheet › bind › Lift: F3',
+      'part › Mask › bind › Paper: F4',
+      'part › Mask › bind › Stain: F5',
+    ],
+  ],
+  [
     'a manual in XML: terms with what they mean',
     'XML',
     `<article><title>Keys</title><section><title>Sheet</title><para>What is done all day.</para><variablelist>${[

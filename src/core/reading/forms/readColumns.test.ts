@@ -101,13 +101,47 @@ describe('text in columns', () => {
     expect(read('----  ------\nFold  F2\nTurning   F5')).toContain('Turning | F5');
   });
 
+  it('is not parted where the words of a sentence are spread to fill the line, nor is a broken word', () => {
+    const spread = (key: string) =>
+      [
+        `   ${key.padEnd(5)}Tag  the sheet that is shown and the  sheets  beside  it.  What`,
+        '        works on many sheets at once then works on all that are tagged,  in‐',
+        '        stead of on the one that is shown.',
+      ]
+        .map((line, i) => (i < 2 ? line.slice(0, -1).padEnd(75, 'x') + line.at(-1) : line))
+        .join('\n');
+    const rows = read(['c', 'd', 'e', 'f', 'End', 'Home'].map(spread).join('\n\n'));
+    expect(rows.map((one) => one.replace(/x{2,}/gu, ''))).toEqual(
+      ['c', 'd', 'e', 'f', 'End', 'Home'].map(
+        (key) =>
+          `${key} | Tag the sheet that is shown and the sheets beside it. What works on many sheets at once then works on all that are tagged, instead of on the one that is shown.`,
+      ),
+    );
+    // Columns that end at one edge are columns.
+    const edged = ['Fold', 'Lift it', 'Turn it over', 'Mask', 'Press', 'Wash', 'Gild'].map(
+      (name, i) => `${name.padEnd(69)}Ctrl+${i}`,
+    );
+    expect(read(edged.join('\n'))).toContain('Turn it over | Ctrl+2');
+  });
+
   it('has terms with what they mean below them, set in', () => {
     expect(read('Ctrl+K::\n   Fold the sheet\nF9::\n   Lift the stain')).toEqual([
       'Ctrl+K | Fold the sheet',
       'F9 | Lift the stain',
     ]);
     expect(read('q, Q\n   Quit\n\nCtrl-F\n   One page on')).toEqual(['q, Q | Quit', 'Ctrl-F | One page on']);
-    // A word that could be a key is a word where nothing else tells it.
+    // As long as what is said of it is.
+    expect(read('Tab, F2\n   Turn to the next sheet\n   of the book\n\nq\n   Quit')).toEqual([
+      'Tab, F2 | Turn to the next sheet of the book',
+      'q | Quit',
+    ]);
+    // A word that could be a key is a word where nothing else tells it, as terms above do that stand where it does.
+    expect(read('q, Q\n   Quit\n\nSpace\n   Tag it\n\n  End\n   Of all')).toEqual([
+      'q, Q | Quit',
+      'Space | Tag it',
+      'End',
+      'Of all',
+    ]);
     expect(read('Home\n   Where all begins')).not.toContain('Home | Where all begins');
   });
 

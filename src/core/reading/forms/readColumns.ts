@@ -61,6 +61,9 @@ export function readColumns(text: string): RawTables {
   /** Where a ruler above says that the columns begin. */
   let ruler: readonly number[] | null = null;
   const seconds = secondColumns(lines);
+  const edge = edgeOf(lines);
+  /** How far terms above are set in. */
+  let termsAt: number | null = null;
   /** The row above the one that was added last. */
   let before: RawRow | null = null;
   for (let i = 0; i < lines.length; i++) {
@@ -88,13 +91,20 @@ export function readColumns(text: string): RawTables {
       found.add(leftOf(line, 'A comment.'));
       continue;
     }
-    const term = ruler === null ? termOf(line, next) : null;
+    const term = ruler === null ? termOf(line, next, termsAt) : null;
     if (term && next) {
+      termsAt = indentOf(line.text);
       found.add({ line: line.number, ...rowCells([term, partOf(next, 0)]), heading: false });
       i++;
       continue;
     }
-    const read = ruler === null ? partedAt(partsOf(line, null), seconds) : partsOf(line, ruler);
+    const body = ruler === null ? setAgainst(line, next, edge) : null;
+    const read =
+      body !== null
+        ? partedAt(closedUp(partsOf(line, null), body), new Set([body]))
+        : ruler === null
+          ? partedAt(partsOf(line, null), seconds)
+          : partsOf(line, ruler);
     const pairs = ruler === null ? pairsIn(read) : null;
     if (pairs) {
       for (const pair of pairs) found.add(rowOf(pair));
@@ -121,14 +131,18 @@ export function readColumns(text: string): RawTables {
   return { title: null, format: 'text in columns', tables: found.tables() };
 }
 
-/** A term that is told of in the next line, which is set in: `term::` or `term:` above it; null where the line is none. */
-function termOf(line: Line, next: Line | undefined): Written | null {
+/**
+ * A term that is told of in the next line, which is set in: `term::` or `term:` above it; null where the line is none.
+ * @param termsAt how far terms above are set in: a word there that is a key's name is one, too, and no heading.
+ */
+function termOf(line: Line, next: Line | undefined, termsAt: number | null): Written | null {
   const body = line.text.trimEnd();
   if (!next || next.text.trim() === '' || indentOf(next.text) <= indentOf(body)) return null;
   if (/::$/u.test(body)) return partOf(line, 0, trimEnd(body, ':').length);
   // Keys alone in a line, as manuals have them.
   const alone = body.trim();
-  return alone.length < 40 && surelyKeys(alone) && readsAsKeys(alone) ? partOf(line, 0) : null;
+  const sure = surelyKeys(alone) || (indentOf(body) === termsAt && /^\p{L}{2,}$/u.test(alone));
+  return alone.length < 40 && sure && readsAsKeys(alone) ? partOf(line, 0) : null;
 }
 
 /** A sign or two, keys joined or marked, or several: no word of a sentence or a list. */
@@ -252,12 +266,58 @@ function partedAt({ line, parts }: Parts, seconds: ReadonlySet<number>): Parts {
 }
 const LONGEST_KEYS = 60;
 
+/** Lines of sentences are as long as this; their words stand no farther apart; so many make sure that it is their way. */
+const [LONG_LINE, WIDEST, SURE_LINES] = [60, 3, 6];
+const WIDE_TWICE = /\S {2,3}\S.*\S {2,3}\S/u;
+/** The column in which most lines of sentences end whose words are spread to fill the line; null where none are. */
+function edgeOf(lines: readonly Line[]): number | null {
+  const ends = new Map<number, number>();
+  for (const { text } of lines.slice(0, MOST_SEEN)) {
+    const { length } = text.trimEnd();
+    if (length >= LONG_LINE && WIDE_TWICE.test(text)) ends.set(length, (ends.get(length) ?? 0) + 1);
+  }
+  const [edge, count] = [...ends].sort((a, b) => b[1] - a[1])[0] ?? [0, 0];
+  const all = [...ends.values()].reduce((sum, one) => sum + one, 0);
+  return count >= SURE_LINES && count > 0.5 * all ? edge : null;
+}
+
+/** The column in which the sentence of a line goes on below, where its words are spread to reach the edge; null otherwise. */
+function setAgainst({ text }: Line, next: Line | undefined, edge: number | null): number | null {
+  if (edge === null || text.trimEnd().length !== edge || !next || next.text.trim() === '') return null;
+  const body = indentOf(next.text);
+  const said = text.slice(body);
+  const apart = Math.max(0, ...[...said.trim().matchAll(/ {2,}/gu)].map(([gap]) => gap.length));
+  return apart <= WIDEST && said.trim().split(/ +/u).length >= 4 ? body : null;
+}
+
+/** A line of words that are spread: what stands before the column, and all from there on as one. */
+function closedUp({ line, parts }: Parts, body: number): Parts {
+  const at = parts.findIndex((one) => one.column === body);
+  const as = (some: Parts['parts']): Parts['parts'] => {
+    const [first, last] = [some[0], some.at(-1)];
+    return first && last
+      ? [{ ...partOf(line, first.span[0] - line.from, last.span[1] - line.from), column: first.column }]
+      : [];
+  };
+  return { line, parts: at < 0 ? as(parts) : [...as(parts.slice(0, at)), ...as(parts.slice(at))] };
+}
+
+/** The column a cell of a row begins in, which may stand in a line below the row's first. */
+function columnOf({ line, cells, spans }: RawRow, cell: number, lines: readonly Line[]): number {
+  const [place = 0] = spans[cell] ?? [];
+  let at = line - 1;
+  // An empty one stands where its line would have it, be that as long or not.
+  while (cells[cell] && (lines[at + 1]?.from ?? Number.POSITIVE_INFINITY) <= place) at++;
+  const { text, from } = lines[at] ?? { text: '', from: 0 };
+  return columnAt(text, Math.min(place - from, text.length));
+}
+
 /** The row above with what a line adds to it; null where the line begins a row of its own. */
 function goesOnWith(read: Parts, above: RawRow, lines: readonly Line[]): RawRow | null {
   const first = read.parts.find((one) => one.text !== '');
   const upper = lines[above.line - 1];
   if (!first || !upper || above.cells.length < 2) return null;
-  const starts = above.spans.map(([from]) => columnAt(upper.text, Math.min(from - upper.from, upper.text.length)));
+  const starts = above.spans.map((_, i) => columnOf(above, i, lines));
   const [start = 0, second = 0] = starts;
   // What stands under the first column begins a row; what is set in from it goes on, under the column nearest to it.
   const empty = (read.parts[0]?.text ?? '') === '';
@@ -269,10 +329,16 @@ function goesOnWith(read: Parts, above: RawRow, lines: readonly Line[]): RawRow 
     if (part.text === '') continue;
     let column = starts.length - 1;
     while (column > 0 && part.column < (starts[column] ?? 0) - 2) column--;
-    cells[column] = cells[column] === '' ? part.text : `${cells[column]} ${part.text}`;
+    cells[column] = joined(cells[column] ?? '', part.text);
     spans[column] = above.cells[column] === '' ? part.span : [spans[column]?.[0] ?? part.span[0], part.span[1]];
   }
   return { ...above, cells, spans };
+}
+
+/** Two lines as one, with a word whole that was broken in two by a hyphen that stands nowhere else. */
+function joined(upper: string, lower: string): string {
+  if (upper === '') return lower;
+  return /\p{Ll}\u2010$/u.test(upper) && /^\p{Ll}/u.test(lower) ? `${upper.slice(0, -1)}${lower}` : `${upper} ${lower}`;
 }
 
 /**
@@ -281,15 +347,12 @@ function goesOnWith(read: Parts, above: RawRow, lines: readonly Line[]): RawRow 
  */
 function nameGoesOn({ parts }: Parts, above: RawRow, before: RawRow | null, lines: readonly Line[]): RawRow | null {
   const [first, ...rest] = parts;
-  const columnOf = ({ line, spans }: RawRow): number => {
-    const upper = lines[line - 1];
-    return upper ? columnAt(upper.text, (spans[0]?.[0] ?? 0) - upper.from) : 0;
-  };
+  const begins = (row: RawRow): number => columnOf(row, 0, lines);
   const [name = '', ...more] = above.cells;
   if (!first || rest.length === 0 || more.length > 0) return null;
   if (!before || before.left !== undefined || before.cells.length < 2) return null;
   const small = /^\p{Ll}/u.test(first.text) && !/^\p{Ll}/u.test(name);
-  if (!small || first.column <= columnOf(above) || columnOf(before) !== columnOf(above)) return null;
+  if (!small || first.column <= begins(above) || begins(before) !== begins(above)) return null;
   if (readsAsKeys(name) || !rest.some((one) => readsAsKeys(one.text))) return null;
   const span: Span = [above.spans[0]?.[0] ?? first.span[0], first.span[1]];
   return { ...above, ...rowCells([{ text: `${name} ${first.text}`, span }, ...rest]) };

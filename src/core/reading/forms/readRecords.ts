@@ -27,7 +27,7 @@ export function readRecords(tree: Tree, lineAt: Line): RawTable[] {
     for (const { name, value: one } of record.entries)
       if (
         one.kind === 'map'
-          ? one.entries.length > (isFlat(one) ? 2 : 1)
+          ? one.entries.length > (isFlat(one) ? 2 : 1) || listsIn(one).some(areCommands)
           : one.kind === 'list' && one.items.length > 1 && textsOf(one) === null && repeatedTexts(one) === null
       )
         walk(one, [...place, holdsCommands(record) ? labelOf(record, name) : tidyCell(name)], depth + 1);
@@ -183,9 +183,20 @@ function areCommands(items: readonly Tree[]): boolean {
     )
   );
 }
+/** The lists in a record, also where only what they are of stands between, as in `<Press><Binding/><Binding/></Press>`. */
+function listsIn(record: Tree, depth = 0): readonly (readonly Tree[])[] {
+  if (record.kind !== 'map' || depth > 3) return [];
+  return record.entries.flatMap(({ value }) =>
+    value.kind === 'list'
+      ? [value.items]
+      : value.kind === 'map' && value.entries.every((one) => one.value.kind !== 'text')
+        ? listsIn(value, depth + 1)
+        : [],
+  );
+}
 const holdsCommands = (record: Tree): boolean =>
   record.kind === 'map' &&
-  record.entries.some(({ value }) => value.kind === 'list' && areCommands(value.items)) &&
+  listsIn(record).some(areCommands) &&
   !record.entries.some(({ name, value }) => !CALLED.test(name) && value.kind === 'text' && readsAsKeys(value.text));
 /** What a record is called; else what its list is. */
 function labelOf(record: Tree, list: string): string {
