@@ -99,12 +99,13 @@ export function readColumns(text: string): RawTables {
       continue;
     }
     const body = ruler === null ? setAgainst(line, next, edge) : null;
+    const parts = partsOf(line, ruler);
     const read =
-      body !== null
-        ? partedAt(closedUp(partsOf(line, null), body), new Set([body]))
-        : ruler === null
-          ? partedAt(partsOf(line, null), seconds)
-          : partsOf(line, ruler);
+      ruler !== null
+        ? parts
+        : body === null
+          ? partedAt(parts, seconds)
+          : partedAt(closedUp(parts, body), new Set([body]));
     const pairs = ruler === null ? pairsIn(read) : null;
     if (pairs) {
       for (const pair of pairs) found.add(rowOf(pair));
@@ -266,9 +267,11 @@ function partedAt({ line, parts }: Parts, seconds: ReadonlySet<number>): Parts {
 }
 const LONGEST_KEYS = 60;
 
-/** Lines of sentences are as long as this; their words stand no farther apart; so many make sure that it is their way. */
-const [LONG_LINE, WIDEST, SURE_LINES] = [60, 3, 6];
+/** Lines of sentences are as long as this and have so many words; so many lines make sure that it is their way. */
+const [LONG_LINE, FEW_WORDS, SURE_LINES] = [60, 4, 6];
+/** Words that are spread stand two or three blanks apart in several places, and nowhere farther. */
 const WIDE_TWICE = /\S {2,3}\S.*\S {2,3}\S/u;
+const WIDER = / {4}/u;
 /** The column in which most lines of sentences end whose words are spread to fill the line; null where none are. */
 function edgeOf(lines: readonly Line[]): number | null {
   const ends = new Map<number, number>();
@@ -285,9 +288,8 @@ function edgeOf(lines: readonly Line[]): number | null {
 function setAgainst({ text }: Line, next: Line | undefined, edge: number | null): number | null {
   if (edge === null || text.trimEnd().length !== edge || !next || next.text.trim() === '') return null;
   const body = indentOf(next.text);
-  const said = text.slice(body);
-  const apart = Math.max(0, ...[...said.trim().matchAll(/ {2,}/gu)].map(([gap]) => gap.length));
-  return apart <= WIDEST && said.trim().split(/ +/u).length >= 4 ? body : null;
+  const said = text.slice(body).trim();
+  return !WIDER.test(said) && said.split(/ +/u).length >= FEW_WORDS ? body : null;
 }
 
 /** A line of words that are spread: what stands before the column, and all from there on as one. */
