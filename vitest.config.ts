@@ -38,9 +38,9 @@ export default defineConfig({
     // No test is about how fast this machine is.
     testTimeout: 120_000,
     hookTimeout: 60_000,
-    // Screens wait for answers and disks: half as many again as there are cores leave none of them idle.
     // Pages drawn in jsdom leave much behind at once; with more room for it a seventh less is spent on clearing it away.
     execArgv: ['--max-semi-space-size=64'],
+    // Screens wait for answers and disks: half as many again as there are cores leave none of them idle.
     maxWorkers: Math.ceil(availableParallelism() * 1.5),
     sequence: { sequencer: InRandomOrder },
   },

@@ -20,13 +20,7 @@ export function runScript(name, args = [], extra = {}) {
 }
 
 /** Starts the server on this machine's own address only; the process is the server itself. */
-export function startServer({
-  port,
-  mode = 'start',
-  data,
-  quiet = false,
-  nodeArgs = ['--max-old-space-size=384', '--max-semi-space-size=16'],
-}) {
+export function startServer({ port, mode = 'start', data, quiet = false, nodeArgs = ['--max-old-space-size=384'] }) {
   const next = require.resolve('next/dist/bin/next');
   const around = mode === 'start' ? ['edge', 'stopping'] : ['edge'];
   const loaded = around.flatMap((name) => ['--import', join(root, `scripts/${name}.mjs`)]);

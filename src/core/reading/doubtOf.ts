@@ -20,7 +20,7 @@ export function doubtOf(rows: readonly ReadRow[]): string | null {
     return 'Nearly none of its commands has keys.';
   const words = commands.filter((one) => one.keys.some((chord) => SPELLED.test(chord))).length;
   if (words > 2 && words > 0.05 * commands.length) return 'Words of sentences stand where keys should be.';
-  if (holdMost(commands)) return 'Nearly all of its commands have the same keys.';
+  if (holdMost(commands)) return 'Most of its commands that have keys have the same keys.';
   if (leftKeys(rows) > Math.max(LEFT_KEYS, commands.length))
     return 'More lines that begin with keys were left out than were taken for commands.';
   const unread = rows.filter((row) => row.result === 'partly').length;

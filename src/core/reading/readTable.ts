@@ -253,7 +253,7 @@ function withSentences(why: string | null, more: readonly string[]): string {
 
 /** Keys as what stands above them says: behind those that lead to all of them, as in `Documentation (prefix C-c C-d)`. */
 function underHeading(path: readonly string[], found: ReturnType<typeof keysOf>, manner: Manner): typeof found {
-  if (path.some((step) => OF_THE_MOUSE.test(step) && !OF_KEYS.test(step))) return withoutButtons(found);
+  if (path.some((step) => OF_THE_MOUSE.test(step) && !andKeys(step))) return withoutButtons(found);
   const said = path.flatMap((step) => /\bprefix:? ([^()]{1,30})\)$/iu.exec(step)?.[1] ?? []).at(-1);
   const lead = said === undefined ? [] : readKeysCell(said, manner.dialect, manner).chords;
   if (lead.length !== 1 || lead[0]?.startsWith('hold:')) return found;
@@ -261,8 +261,9 @@ function underHeading(path: readonly string[], found: ReturnType<typeof keysOf>,
 }
 
 const OF_THE_MOUSE = /\b(?:mouse|maus|souris|rat[oó]n)/iu;
-/** “Mouse and key bindings” are both. */
-const OF_KEYS = /\bkey|tast|clavier|touches|tecla/iu;
+/** “Mouse and key bindings” are both; keys of the mouse, as its buttons are called in some languages, are not. */
+const andKeys = (step: string): boolean =>
+  /[&,/+]|\b(?:and|und|et|y)\b/iu.test(step) && /\b(?:key|tast|touches|clavier|tecla)/iu.test(step);
 
 /** Of keys under something for the mouse: Left and Right are its buttons, Up and Down its wheel. */
 function withoutButtons(found: ReturnType<typeof keysOf>): ReturnType<typeof keysOf> {

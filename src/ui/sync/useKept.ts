@@ -12,7 +12,10 @@ const open = new Map<string, Any>();
 /** What stands under its name no more, but has something on its way. */
 const leaving = new Set<Any>();
 
-/** Forgets all that this window has, so that the next page begins with what the server has, as in a new window. */
+/**
+ * Forgets all that this window has: for tests, in which one window meets several servers, whose keymaps have the same
+ * numbers.
+ */
 export function forgetKept(): void {
   open.clear();
 }

@@ -142,6 +142,7 @@ describe('text in columns', () => {
       'End',
       'Of all',
     ]);
+    expect(read('q, Q\n   Quit\n\nInsert\n   A sheet   F2')).not.toContain('Insert | A sheet F2');
     expect(read('Home\n   Where all begins')).not.toContain('Home | Where all begins');
   });
 

@@ -98,14 +98,7 @@ export function readColumns(text: string): RawTables {
       i++;
       continue;
     }
-    const body = ruler === null ? setAgainst(line, next, edge) : null;
-    const parts = partsOf(line, ruler);
-    const read =
-      ruler !== null
-        ? parts
-        : body === null
-          ? partedAt(parts, seconds)
-          : partedAt(closedUp(parts, body), new Set([body]));
+    const read = ruler === null ? partedAsSet(line, next, edge, seconds) : partsOf(line, ruler);
     const pairs = ruler === null ? pairsIn(read) : null;
     if (pairs) {
       for (const pair of pairs) found.add(rowOf(pair));
@@ -142,8 +135,14 @@ function termOf(line: Line, next: Line | undefined, termsAt: number | null): Wri
   if (/::$/u.test(body)) return partOf(line, 0, trimEnd(body, ':').length);
   // Keys alone in a line, as manuals have them.
   const alone = body.trim();
-  const sure = surelyKeys(alone) || (indentOf(body) === termsAt && /^\p{L}{2,}$/u.test(alone));
+  const sure = surelyKeys(alone) || (indentOf(body) === termsAt && /^\p{L}{2,}$/u.test(alone) && !endsInKeys(next));
   return alone.length < 40 && sure && readsAsKeys(alone) ? partOf(line, 0) : null;
+}
+
+/** Whether a line has columns of which the last are keys, so that what it stands under heads it. */
+function endsInKeys(line: Line): boolean {
+  const { parts } = partsOf(line, null);
+  return parts.length > 1 && readsAsKeys(parts.at(-1)?.text ?? '');
 }
 
 /** A sign or two, keys joined or marked, or several: no word of a sentence or a list. */
@@ -290,6 +289,13 @@ function setAgainst({ text }: Line, next: Line | undefined, edge: number | null)
   const body = indentOf(next.text);
   const said = text.slice(body).trim();
   return !WIDER.test(said) && said.split(/ +/u).length >= FEW_WORDS ? body : null;
+}
+
+/** A line by what parts it: where its words are spread to fill it, only the column that it goes on in below does. */
+function partedAsSet(line: Line, next: Line | undefined, edge: number | null, seconds: ReadonlySet<number>): Parts {
+  const read = partsOf(line, null);
+  const body = setAgainst(line, next, edge);
+  return body === null ? partedAt(read, seconds) : partedAt(closedUp(read, body), new Set([body]));
 }
 
 /** A line of words that are spread: what stands before the column, and all from there on as one. */
