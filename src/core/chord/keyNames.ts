@@ -372,6 +372,15 @@ export function readKey(text: string, macWords: boolean): string | null {
   if (low === '' || text === 'NEXT') return null;
   const found = (macWords ? BY_MAC_WORD.get(low) : undefined) ?? BY_SPELLING.get(low) ?? CHARACTER_WORDS.get(low);
   if (found) return found;
+  // Words put together, as in `LeftArrow`, and digits as some libraries call their keys.
+  const apart = text
+    .trim()
+    .replace(/(?<=\p{Ll})(?=\p{Lu})/gu, ' ')
+    .toLowerCase();
+  const together = apart === low ? undefined : (BY_SPELLING.get(apart) ?? CHARACTER_WORDS.get(apart));
+  if (together) return together;
+  const digit = /^key(\d)$/u.exec(low)?.[1];
+  if (digit !== undefined) return digit;
   if ([...text.trim()].length === 1) {
     // The dotted capital of Turkish has no lower case of one character, so the text itself is asked first.
     const given = upperOrSame(text.trim());

@@ -2,7 +2,7 @@ import { trimEnd } from '../text/trimEnd';
 
 /** A name without note marks, leaders, the dots that announce a dialog, and the colon of a heading. */
 export function cleanName(text: string): string {
-  const bare = withoutNoteMarks(text.trim())
+  const bare = withoutNoteMarks(unmarked(text.trim()))
     .replace(/^[•·‣\-–—]\s+/u, '')
     .replace(/\s+/g, ' ');
   const dots = trimEnd(bare, '.');
@@ -10,6 +10,9 @@ export function cleanName(text: string): string {
   const name = open === null ? bare : `${open.trimEnd()}…`;
   return (name.endsWith(':') ? name.slice(0, -1) : name).trim();
 }
+
+/** A text without the stars around all of it that set it in bold. */
+const unmarked = (text: string): string => /^\*\*([^*]+)\*\*:?$/u.exec(text)?.[1]?.trim() ?? text;
 
 /** A text without the marks at its end that lead to notes below: `*`, `†`, `²`, `[12]`. */
 function withoutNoteMarks(text: string): string {

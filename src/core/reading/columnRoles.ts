@@ -84,7 +84,9 @@ export function guessRoles(header: readonly string[] | null, rows: readonly Pick
     (c, i) =>
       (ofKeys(i) ? c.keys : c.sure) -
       0.2 * c.numbers -
-      (c.joint ? 1 : 0) +
+      (c.joint ? 1 : 0) -
+      // What many rows say alike is a kind, not their keys.
+      (c.alike && !ofKeys(i) ? 0.6 : 0) +
       0.3 * (c.filled / Math.max(1, body.length)) -
       0.3 +
       (ofKeys(i) ? 0.5 : said[i] ? -0.3 : 0),
@@ -151,6 +153,8 @@ type Column = {
   same: boolean;
   /** Whether that is one sign, which only stands between the other columns. */
   joint: boolean;
+  /** Whether more than half of many say the same. */
+  alike: boolean;
   numbers: number;
   long: number;
 };
@@ -160,11 +164,13 @@ function profileOf(cells: readonly string[]): Column {
   const share = (test: (cell: string) => boolean): number =>
     filled.length === 0 ? 0 : filled.filter(test).length / filled.length;
   // What says that there are no keys speaks neither for nor against them, where some are said.
-  const told = filled.filter((cell) => !/^(?:\[\]|\{\}|""|'')$/u.test(cell));
+  const told = filled.filter((cell) => !EMPTY.test(cell));
   const read = new Map(filled.map((cell) => [cell, readKeysCell(cell, 'windows')]));
-  const isKeys = (cell: string): boolean => read.get(cell)?.status === 'keys';
+  const isKeys = (cell: string): boolean => read.get(cell)?.status === 'keys' || MEDIA_KEY.test(cell);
   const ofKeys = (test: (cell: string) => boolean): number =>
     told.length >= Math.max(3, 0.2 * filled.length) ? told.filter(test).length / told.length : share(test);
+  const counts = new Map<string, number>();
+  for (const cell of told) counts.set(cell, (counts.get(cell) ?? 0) + 1);
   const texts = new Set(filled).size;
   const same = filled.length > 2 && texts === 1;
   return {
@@ -179,10 +185,16 @@ function profileOf(cells: readonly string[]): Column {
     same,
     joint: same && /^[^\p{L}\p{N}]{1,2}$/u.test(filled[0] ?? ''),
     tags: share((cell) => /^([|*])[^\s|*]+\1$/u.test(cell)),
+    alike: told.length > 8 && Math.max(...counts.values()) > 0.5 * told.length,
     numbers: share((cell) => /^\d+$/.test(cell)),
     long: share((cell) => cell.length > 60),
   };
 }
+
+/** A key for music, mail and the like, as X calls it: a sign of keys, though none that a keymap has. */
+export const MEDIA_KEY = /^[\s['"(]*(?:<\w+>|\w+\+)*XF86\w+/u;
+/** An empty list, map or text, as files write it. */
+export const EMPTY = /^(?:\[(?:''|"")?\]|\{\}|""|''|@\w+ \[\])$/u;
 
 /** How much speaks against names in a column that is said to tell more of them: less where no other is said to have them. */
 function asideOf(head: string, named: boolean): number {

@@ -5,7 +5,9 @@ import { looksLikePage } from './forms/looksLikePage';
 import { readAccelerators } from './forms/readAccelerators';
 import { readBindings } from './forms/readBindings';
 import { readColumns } from './forms/readColumns';
+import { readLines } from './forms/readLines';
 import { looksLikeMarkdown, nestsTooDeep, readMarkdown } from './forms/readMarkdown';
+import { readPageLines } from './forms/readPageLines';
 import { bracedTree, propertyTree, readProperties } from './forms/readPropertyList';
 import { readRecords } from './forms/readRecords';
 import { readSettings } from './forms/readSettings';
@@ -53,7 +55,7 @@ const READERS: readonly Reader[] = [
     fits: () => true,
     read: readTextTable,
     // Tabs in a row fill columns up; between the cells of a table stands one, and none before them.
-    trust: (text) => (fillsWithTabs(text) || mostlySetIn(text) ? 0.6 : 1),
+    trust: (text) => (fillsWithTabs(text) || mostlySetIn(text) || mostlyTold(text) ? 0.6 : 1),
   },
   {
     form: 'TOML',
@@ -73,9 +75,11 @@ const READERS: readonly Reader[] = [
     fits: () => true,
     read: readBindings,
     // Lines that bind have one blank between their words, or few more; a list that is set in columns is one for people.
-    trust: (text) => (mostlyInColumns(text) ? 0.8 : 1),
+    trust: (text) => (mostlyTold(text) ? 0.5 : mostlyInColumns(text) ? 0.8 : 1),
   },
   { form: 'text in columns', fits: () => true, read: readColumns },
+  // What another form explains as well is of that form.
+  { form: 'lines', fits: () => true, read: readLines, trust: () => 0.8 },
 ];
 
 /**
@@ -110,7 +114,17 @@ function ofOneForm(text: string, places: boolean): RawTables | null {
   if (xml && !ofPage && isManual(xml)) return { ...readPage(manualTree(xml), () => false), format: 'XML' };
   if (xml && !ofPage && !/^(?:section|article)$/iu.test(xml.root?.name ?? ''))
     return records('XML', xmlTree(xml, text), text);
-  return looksLikePage(text) ? readWebPage(text, places) : null;
+  return looksLikePage(text) ? pageOrLines(text, places) : null;
+}
+
+const FEW = 3;
+/** A web page by its tables and lists, or by its lines, where these make more sense. */
+function pageOrLines(text: string, places: boolean): RawTables {
+  const page = readWebPage(text, places);
+  const sense = senseOf(page);
+  if (sense >= FEW) return page;
+  const lines = readPageLines(text);
+  return senseOf(lines) > Math.max(FEW - 1, 1.1 * sense) ? lines : page;
 }
 
 function records(format: FormRead, tree: Tree | null, text: string): RawTables | null {
@@ -224,7 +238,8 @@ export function senseOf({ tables }: RawTables): number {
   }
   // One sign before everything is no key, but a mark.
   const all = [...written.values()].reduce((sum, count) => sum + count, 0);
-  return all > 8 && Math.max(...written.values()) > 0.5 * all ? 0.2 * sense : sense;
+  const most = Math.max(0, ...written.values());
+  return (all > 8 && most > 0.5 * all) || (all > 2 && most === all) ? 0.2 * sense : sense;
 }
 
 /** Whether lines have several tabs side by side, and not all the same number of tabs. */
@@ -238,6 +253,15 @@ function fillsWithTabs(text: string): boolean {
 function mostlySetIn(text: string): boolean {
   const lines = text.split('\n', 400).filter((line) => line.trim() !== '');
   return lines.filter((line) => /^ \s*[^\s|]/u.test(line)).length > 0.6 * lines.length;
+}
+
+/** Whether most lines are said to people: in a sentence that tells to press something, or with a colon behind their keys. */
+function mostlyTold(text: string): boolean {
+  const lines = text.split('\n', 400).filter((line) => line.trim() !== '');
+  return (
+    lines.filter((line) => /(?:^\s*|[,;] )(?:press|hit|type|use) \S|^\s*\S{1,24}: \S/iu.test(line)).length >
+    0.6 * lines.length
+  );
 }
 
 const WIDEST_KEYS = 42;

@@ -24,6 +24,7 @@ export const FORM_FACTS: Readonly<Record<FormRead, FormFacts>> = {
   'web page': PAGE,
   Markdown: PAGE,
   'text in columns': { ...PAGE, least: 0.5, prose: true },
+  lines: { ...PAGE, least: 0.5, prose: true },
   settings: { ...FILE, least: 0.25 },
   JSON: FILE,
   XML: FILE,

@@ -1,4 +1,4 @@
-import { headOf, readsAsKeys, roleOfHeader } from './columnRoles';
+import { EMPTY, headOf, MEDIA_KEY, readsAsKeys, roleOfHeader } from './columnRoles';
 import { readKeysCell } from './readKeysCell';
 import type { RawRow, RawTable } from './tables';
 
@@ -55,6 +55,7 @@ export function holdsKeys(table: RawTable, least: number): boolean {
   return sure || holds(table, body.slice(0, 200), least);
 }
 const FEW = 8;
+const OF_KEYS = /^(?:hot[-_ ]?keys?|short[-_ ]?cuts?|key[-_ ]?bind(?:ing)?s?|key[-_ ]?maps?|accelerators?)$/iu;
 
 function holds(table: RawTable, body: readonly RawRow[], least: number): boolean {
   const { header } = table;
@@ -62,8 +63,13 @@ function holds(table: RawTable, body: readonly RawRow[], least: number): boolean
   if (ofKeys) return true;
   const width = Math.max(0, ...body.map((row) => row.cells.length));
   const columns = Array.from({ length: width }, (_, i) => {
-    const filled = body.map((row) => row.cells[i] ?? '').filter((cell) => cell !== '');
-    const keys = filled.filter((cell) => readsAsKeys(cell) && readKeysCell(cell, 'windows').problems.length === 0);
+    const written = body.map((row) => row.cells[i] ?? '').filter((cell) => cell !== '');
+    // What says that there are no keys speaks neither for nor against them, where some are said.
+    const told = written.filter((cell) => !EMPTY.test(cell));
+    const filled = told.length >= Math.max(3, 0.2 * written.length) ? told : written;
+    const keys = filled.filter(
+      (cell) => MEDIA_KEY.test(cell) || (readsAsKeys(cell) && readKeysCell(cell, 'windows').problems.length === 0),
+    );
     // Numbers alone are no sign of keys.
     const sure = keys.filter((cell) => !/^\d+$/u.test(cell)).length;
     const said = /key|short ?cut|bind|accel|chord/iu.test(header?.[i] ?? '');
@@ -74,6 +80,8 @@ function holds(table: RawTable, body: readonly RawRow[], least: number): boolean
     const plain = keys.filter((cell) => /^\p{L}{2,}$/u.test(cell)).length;
     return { holds, worded, share: (keys.length - 0.5 * plain) / Math.max(1, filled.length) };
   });
+  // Under a heading that says so, names may be numbers, or words that keys have as well.
+  if (table.headings.some((one) => OF_KEYS.test(one)) && width > 1 && columns.some((one) => one.holds)) return true;
   return columns.some(
     (one, i) =>
       one.holds && columns.some((other, k) => k !== i && other.worded && other.share < Math.max(0.5, one.share)),

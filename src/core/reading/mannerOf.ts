@@ -44,8 +44,11 @@ export function mannerOf(cells: readonly string[]): Manner {
   const letters = new Set(looked.flatMap((cell) => cell.split(/[\s,]+/u)).filter((one) => /^\p{L}$/u.test(one)));
   const both = [...letters].filter((one) => one !== one.toLowerCase() && letters.has(one.toLowerCase())).length;
   const upper = [...letters].filter((one) => one !== one.toLowerCase()).length;
+  // Where Shift is said with letters, a capital does not mean it as well.
+  const shifted = looked.filter((cell) => /(?:^|\s)shift[\s+-]+\p{Lu}$/iu.test(cell)).length;
   const capitals =
-    both >= 2 || (both === 1 && looked.length < 30) || (upper > 0 && letters.size - upper >= Math.max(8, 4 * upper));
+    shifted < 3 &&
+    (both >= 2 || (both === 1 && looked.length < 30) || (upper > 0 && letters.size - upper >= Math.max(8, 4 * upper)));
   const runs = looked.filter(
     (cell) => RUN.test(cell) && /^(?:[^\p{L}]|.*\p{Ll}|<)/u.test(cell) && !/^[Ff]\d+$/u.test(cell) && cell.length > 1,
   );

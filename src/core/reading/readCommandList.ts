@@ -5,6 +5,7 @@ import { clashesIn, doubtOf } from './doubtOf';
 import { findTables } from './findTables';
 import { FORM_FACTS } from './formFacts';
 import { type ColumnGroup, groupTables } from './groupTables';
+import { withKeysTogether } from './heldColumns';
 import { leaveOthersOut } from './leaveOthersOut';
 import { type Manner, mannerOf } from './mannerOf';
 import { readKeysCell } from './readKeysCell';
@@ -62,7 +63,8 @@ export function readTables(
   like?: Pick<Reading, 'manner' | 'commentsKept' | 'turns'>,
 ): Reading {
   const facts = FORM_FACTS[raw.format];
-  const tables = facts.least === null ? raw.tables : leaveOthersOut(raw.tables, facts.least, facts.steps);
+  const all = raw.tables.map((table) => withKeysTogether(table, headOf(table).cells));
+  const tables = facts.least === null ? all : leaveOthersOut(all, facts.least, facts.steps);
   const heads = tables.map(headOf);
   const groups = groupTables(tables, heads, choices.roles);
   const cells = tables.flatMap((table, t) => {

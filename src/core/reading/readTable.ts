@@ -52,6 +52,8 @@ export type RowPlace = {
   readonly commentedOut?: 'off' | 'kept';
   /** Where all that is said of it stands, of a record. */
   readonly whole?: Span;
+  /** Whether its keys stand in several places. */
+  readonly apart?: true;
 };
 
 const LONGEST_NAME = 120;
@@ -106,6 +108,7 @@ export function readTable(
         ...(table.part === undefined ? {} : { part: table.part, cell: { text: row.cells[column] ?? '', column } }),
         ...(row.commentedOut ? { commentedOut: reader.commentedOut ? ('kept' as const) : ('off' as const) } : {}),
         ...(row.whole === undefined ? {} : { whole: row.whole }),
+        ...(row.apart ? { apart: true as const } : {}),
       };
       const key = rowKey(row.line, written.spans[0]?.[0] ?? 0);
       const would = command ? null : commandIn(row, roles, [...table.headings, ...under], reader);

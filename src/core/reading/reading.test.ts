@@ -285,6 +285,7 @@ describe('forms', () => {
     settings: '; made by hand\n[Repair]\nLift stain = Ctrl+K\nDust sweep=F3 ; often\n',
     bindings: '# keys\nbind Repair Ctrl-K Lift stain\nbind Repair F3 Dust sweep\nbind Repair F4 Press flat\n',
     'text in columns': 'Repair\n======\n\nLift stain ........ Ctrl+K\nDust sweep ........ F3\n',
+    lines: '# Repair\nLift stain (Ctrl+K)\nDust sweep (F3)\nPress flat (F4)\n',
     'accelerator map':
       '; a map\n(accel_path "<Main>/Repair/Lift stain" "<Control>k")\n(accel_path "<Main>/Repair/Dust sweep" "F3")\n',
     JSON: '// keys\n{"Repair": [{"command": "Lift stain", "keys": ["Ctrl+K"]}, {"command": "Dust sweep", "keys": "F3"},],}',
@@ -354,7 +355,7 @@ describe('forms', () => {
     expect(doubtOf(Array.from({ length: 20 }, (_, i) => `Lift ${i},Often`).join('\n'))).toMatch(
       /None of its commands has keys/,
     );
-    expect(doubtOf(Array.from({ length: 9 }, (_, i) => `Lift ${i} with Ctrl+${i}`).join('\n'))).toMatch(
+    expect(doubtOf(Array.from({ length: 9 }, (_, i) => `Lift ${i} while Ctrl+${i} is held`).join('\n'))).toMatch(
       /names of commands/,
     );
     expect(readCommandList('Command,Keys\nLift,F2\nTrim,F2\nWash,F3\n').clashes).toBe(1);

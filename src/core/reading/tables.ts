@@ -20,6 +20,8 @@ export type RawRow = {
   readonly commentedOut?: boolean;
   /** Where all of a record stands. */
   readonly whole?: Span;
+  /** Whether its keys stand in several places of the file, as a modifier in each, so that no one of them tells all. */
+  readonly apart?: true;
   /** Keys that stand in a line of their own above the rows they are for, and where. */
   readonly keysAbove?: readonly [string, Span];
 };
@@ -43,6 +45,7 @@ export const FORMS_READ = [
   'settings',
   'bindings',
   'text in columns',
+  'lines',
   'accelerator map',
   'JSON',
   'XML',

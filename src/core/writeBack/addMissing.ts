@@ -58,7 +58,7 @@ function neighborOf(
     const last = found?.places.at(-1);
     if (!found || !last) continue;
     behind ??= { listed: found, place: last };
-    const like = found.places.find((own) => own.commentedOut === null && own.own.length > 0);
+    const like = found.places.find((own) => own.commentedOut === null && !own.apart && own.own.length > 0);
     if (like) return { listed: found, behind: behind.place, like };
   }
   return null;

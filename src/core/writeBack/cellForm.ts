@@ -68,6 +68,7 @@ export const CELL_FORMS: Readonly<Record<FormRead, CellForm>> = {
   settings: QUOTED,
   bindings: QUOTED,
   'text in columns': PLAIN,
+  lines: PLAIN,
   'accelerator map': QUOTED,
   JSON: JSON_TEXT,
   XML: MARKED_UP,

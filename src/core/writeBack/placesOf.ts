@@ -30,6 +30,8 @@ export type Place = {
   readonly absent: boolean;
   /** Whether its keys say by themselves that there are none. */
   readonly none: boolean;
+  /** Whether its keys stand in several places, as a modifier in each. */
+  readonly apart: boolean;
 };
 /** A command of a list, with all places where its keys stand. */
 export type Listed = {
@@ -112,6 +114,7 @@ function placeOf(
     own: at.own,
     parts:
       at.commentedOut === 'off' ? partsOfCell(raw, chordsOf(raw, ''), chordsOf) : partsOfCell(raw, at.own, chordsOf),
+    apart: at.apart ?? false,
     commentedOut: at.commentedOut ?? null,
     sign: at.commentedOut
       ? signIn(text.slice(lineStart(text, Math.min(name[0], keys[0])), Math.max(name[0], keys[0])))

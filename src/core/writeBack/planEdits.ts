@@ -11,6 +11,8 @@ import { spellingNear } from './spellingNear';
 import { type Cell, NO_SEVERAL, type NoCell, writeCell } from './writeCell';
 import { takesLines, type Writing } from './writing';
 
+const APART = 'Its keys stand in several places of this file, as a modifier in each. Change them there by hand.';
+
 /** What becomes of one command in a file. */
 export type CommandPlan = {
   readonly edits: readonly TextEdit[];
@@ -70,6 +72,7 @@ function editsFor(
   });
   if (based === places && sameSet(listed.command.keys, wanted)) return nothing(listed);
   if (places.length === 0) return sameSet(listed.command.keys, wanted) ? nothing(listed) : cannot(NO_PLACE);
+  if (wanted.length > 0 && places.some((place) => place.apart)) return cannot(APART);
   const { placed, left } = shareOut(based, wanted, writing.spelling.several !== null);
   const edits: TextEdit[] = [];
   const words: SpelledWord[] = [];

@@ -39,6 +39,7 @@ const FORM_WORDS: Readonly<Record<FormRead, string>> = {
   settings: 'A file of settings',
   bindings: 'Lines that bind keys',
   'text in columns': 'A text in columns',
+  lines: 'A list of lines',
   'accelerator map': 'An accelerator map',
   JSON: 'A JSON file',
   XML: 'An XML file',

@@ -15,7 +15,10 @@ export function partOf(line: Line, from: number, to = line.text.length): Written
 
 /** A cell without the quotes or backticks around all of it. */
 export function unquoted({ text, span: [from, to] }: Written): Written {
-  const bare = /^(["'`])(.*)\1$/su.exec(text)?.[2];
+  const [, quote = '', inside] = /^(["'`])(.*)\1$/su.exec(text) ?? [];
+  // Two that are quoted one after the other are not one.
+  const apart = inside !== undefined && /[,;|]/u.test(inside) && inside.replace(/\\./gsu, '').includes(quote);
+  const bare = apart ? undefined : inside;
   // A blank alone says something only by its quotes.
   if (bare === undefined || bare === ' ' || to - from < 2) return { text, span: [from, to] };
   // What is quoted may have its quotes and backslashes escaped.

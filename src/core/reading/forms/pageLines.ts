@@ -2,7 +2,12 @@ import type { Span } from '../tables';
 import { BREAKS, DEEPEST, isElement, type Node, SKIPPED, shownOf, treeOf } from './readWebPage';
 
 /** A line as a person sees it, and where a part of it stands in the source. */
-export type SeenLine = { readonly text: string; readonly spanOf: (from: number, to: number) => Span };
+export type SeenLine = {
+  readonly text: string;
+  readonly spanOf: (from: number, to: number) => Span;
+  /** Whether it is a heading of the page. */
+  readonly heads?: true;
+};
 type Piece = { readonly at: number; readonly text: string; readonly from: number; readonly to: number };
 
 const BLOCKS = new Set([
@@ -32,18 +37,26 @@ const BLOCKS = new Set([
   'hr',
 ]);
 
+const SEEN_APART = new Set(['span', 'kbd', 'code', 'b', 'strong', 'em', 'i', 'a', 'samp', 'label']);
+
 /** The lines of a web page as it shows them; the cells of a table are parted by tabs. */
 export function pageLines(html: string): SeenLine[] {
   const lines: SeenLine[] = [];
   let pieces: Piece[] = [];
   let length = 0;
+  let heads = false;
   const end = (): void => {
     const own = pieces;
     const text = own
       .map((one) => one.text)
       .join('')
       .trimEnd();
-    if (text.trim() !== '') lines.push({ text, spanOf: (from, to) => [placeIn(own, from), placeIn(own, to, true)] });
+    if (text.trim() !== '')
+      lines.push({
+        text,
+        spanOf: (from, to) => [placeIn(own, from), placeIn(own, to, true)],
+        ...(heads ? { heads } : {}),
+      });
     pieces = [];
     length = 0;
   };
@@ -54,7 +67,21 @@ export function pageLines(html: string): SeenLine[] {
   };
   const walk = (nodes: readonly Node[], depth: number, kept: boolean): void => {
     if (depth > DEEPEST) return;
+    let before: string | null = null;
     for (const node of shownOf(nodes)) {
+      // Two parts that nothing stands between are seen apart, but for the keys of one chord.
+      const last = before;
+      before = isElement(node) ? node.tagName : null;
+      if (
+        isElement(node) &&
+        last !== null &&
+        SEEN_APART.has(last) &&
+        SEEN_APART.has(node.tagName) &&
+        last + node.tagName !== 'kbdkbd'
+      ) {
+        const place = node.sourceCodeLocation?.startOffset ?? 0;
+        if (length > 0) add(' ', place, place);
+      }
       if (!isElement(node)) {
         const value = 'value' in node ? node.value : '';
         const at = node.sourceCodeLocation;
@@ -77,9 +104,11 @@ export function pageLines(html: string): SeenLine[] {
       const own = BLOCKS.has(node.tagName);
       const place = node.sourceCodeLocation?.startOffset ?? 0;
       if (own) end();
+      if (/^h[1-6]$/u.test(node.tagName)) heads = true;
       if (/^t[dh]$/u.test(node.tagName) && length > 0) add('\t', place, place);
       walk(node.childNodes, depth + 1, kept || node.tagName === 'pre');
       if (own) end();
+      if (/^h[1-6]$/u.test(node.tagName)) heads = false;
     }
   };
   walk(treeOf(html).tree.childNodes, 0, false);

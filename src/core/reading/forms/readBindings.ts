@@ -1,5 +1,7 @@
+import { MEDIA_KEY } from '../columnRoles';
 import { readKeysCell } from '../readKeysCell';
 import { MOST_ROWS, type RawRow, type RawTables, UnreadableList } from '../tables';
+import { bracedRows } from './bracedRows';
 import { partOf, rowCells, unquoted, type Written } from './cells';
 import { keysAbove } from './keysAbove';
 import { type Line, linesOf } from './lines';
@@ -26,7 +28,7 @@ export function readBindings(text: string): RawTables {
   const lines = withoutCaller(linesOf(text).filter((line) => line.text.trim() !== ''));
   const variables = variablesIn(lines);
   if (lines.length > MOST_ROWS) throw new UnreadableList(tooMany);
-  const above = keysAbove(lines);
+  const above = bracedRows(lines) ?? keysAbove(lines);
   if (above) return { title: null, format: 'bindings', tables: [{ headings: [], header: HEADER, rows: above }] };
   const ways: Ways = behindColons(lines) ? 'colon' : waysOf(lines, variables);
   if (ways !== 'colon' && ways.size === 0) return { title: null, format: 'bindings', tables: [] };
@@ -160,7 +162,9 @@ function rowOf(line: Line, ways: Ways, strokes: boolean): RawRow {
     const upTo = way.at + (strokes ? strokesIn(words.slice(way.at)) : 1);
     const keys = joined(line, words.slice(way.at, upTo)) ?? words[way.at];
     const behind = words.slice(upTo);
-    const after = way.word !== '' && behind[0]?.text === '=' ? behind.slice(1) : behind;
+    // A sign that only leads from the keys to what they do is no part of its name.
+    const after =
+      LEADS.test(behind[0]?.text ?? '') || (way.word !== '' && behind[0]?.text === '=') ? behind.slice(1) : behind;
     // An assignment is for whoever reads those; a comment sign is no key where it begins a comment.
     const remarks = /^(?:#+|\/\/|--)$/u.test(keys?.text ?? '') || (skipped === '' && commentedOut && after.length > 2);
     if (/^:?=$/u.test(after[0]?.text ?? '') || (way.word === '' && remarks)) continue;
@@ -190,6 +194,8 @@ function rowOf(line: Line, ways: Ways, strokes: boolean): RawRow {
     left: commentedOut ? 'A comment.' : 'Binds no keys.',
   };
 }
+
+const LEADS = /^(?:=>|->|[→⇒➜])$/u;
 
 /** The words of a line, without what is remarked at its end. */
 function wordsOf(line: Line, from: number): Words {
@@ -252,7 +258,7 @@ const isKeys = (text: string): boolean => {
 
 /** A sign or a few, or a key in brackets: what is hardly ever the name of a command. */
 const isKeyLike = (text: string): boolean =>
-  /^(?:<[^<>\s]+>|[^\s<>]){1,4}$/u.test(text) && (text.length <= 3 || text.includes('<'));
+  MEDIA_KEY.test(text) || (/^(?:<[^<>\s]+>|[^\s<>]){1,4}$/u.test(text) && (text.length <= 3 || text.includes('<')));
 
 /** The words that bind in these lines, each with the place of its keys. */
 function waysOf(lines: readonly Line[], variables: ReadonlyMap<string, string>): ReadonlyMap<string, number> {

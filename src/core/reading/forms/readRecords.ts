@@ -1,4 +1,5 @@
 import { readsAsKeys } from '../columnRoles';
+import { keysApart, keysTogether, tellsHeld } from '../heldColumns';
 import { MOST_COLUMNS, MOST_ROWS, type RawRow, type RawTable, type Span, tidyCell, UnreadableList } from '../tables';
 import { tooMany } from './tooMany';
 import { DEEPEST_TREE, type Entry, type Tree } from './tree';
@@ -230,27 +231,19 @@ function inTurn(entries: readonly Entry[]): readonly Entry[] {
   return entries.flatMap((one) => (one === second ? [] : one === first ? [{ ...one, value: both }] : [one]));
 }
 
-const MASK = /^(?:mask|mods?|modifiers?)$/iu;
-const LETTERS: Readonly<Record<string, string>> = {
-  A: 'Alt',
-  C: 'Ctrl',
-  S: 'Shift',
-  '4': 'Super',
-  W: 'Super',
-  M: 'Meta',
-  H: 'Hyper',
-};
-
-/** The fields of a record with its keys in one, where modifiers and key stand in two. */
-function withMask(fields: readonly Field[]): readonly Field[] {
-  const mask = fields.find((one) => MASK.test(one.name));
-  const key = fields.find((one) => /^(?:key|keys|keysym|chord)$/iu.test(one.name));
-  if (!mask || !key) return fields;
-  const words = /^[ACSWMH4]+$/u.test(mask.text)
-    ? [...mask.text].map((letter) => LETTERS[letter] ?? letter)
-    : mask.text.split(/[|,+\s]+/u).filter((word) => word !== '' && !/^none$/iu.test(word));
-  return fields.flatMap((one) =>
-    one === mask ? [] : one === key ? [{ ...key, text: [...words, key.text].join('+') }] : [one],
+/** Records with the keys of each in one field, where modifiers and key stand in several. */
+function together(records: readonly (readonly Field[])[]): readonly (readonly Field[])[] | null {
+  const names = [...new Set(records.flatMap((one) => one.map((field) => field.name)))];
+  if (!names.some(tellsHeld)) return null;
+  const cells = records.map((one) => names.map((name) => one.find((field) => field.name === name)?.text));
+  const apart = keysApart(names, cells);
+  if (!apart) return null;
+  const key = names[apart.key];
+  const taken = new Set([...apart.ones.map(([column]) => column), apart.all ?? -1].map((column) => names[column]));
+  return records.map((fields, i) =>
+    fields.flatMap((one) =>
+      taken.has(one.name) ? [] : one.name === key ? [{ ...one, text: keysTogether(apart, cells[i] ?? []) }] : [one],
+    ),
   );
 }
 
@@ -259,12 +252,12 @@ function tableOf(
   records: readonly { at: number; whole: Span; fields: readonly Field[] }[],
   lineAt: Line,
 ): RawTable {
-  const names = [...new Set(records.flatMap((one) => withMask(one.fields).map((field) => field.name)))].slice(
-    0,
-    MOST_COLUMNS,
-  );
-  const rows = records.flatMap(({ at, whole, fields: own }): RawRow[] => {
-    const fields = withMask(own);
+  const written = records.map((one) => one.fields);
+  const joined = together(written);
+  const all = joined ?? written;
+  const names = [...new Set(all.flatMap((fields) => fields.map((field) => field.name)))].slice(0, MOST_COLUMNS);
+  const rows = records.flatMap(({ at, whole }, i): RawRow[] => {
+    const fields = all[i] ?? [];
     if (fields.length === 0) return [];
     const byName = new Map<string, Field>();
     for (const field of fields) if (!byName.has(field.name)) byName.set(field.name, field);
@@ -276,6 +269,7 @@ function tableOf(
         spans: cells.map((one) => one?.span ?? [at, at]),
         whole,
         heading: false,
+        ...(joined ? { apart: true as const } : {}),
       },
     ];
   });

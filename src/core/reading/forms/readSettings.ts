@@ -1,6 +1,8 @@
 import type { RawRow, RawTables } from '../tables';
 import { partOf, rowCells, unquoted, type Written } from './cells';
-import { type Line, linesOf } from './lines';
+import { type Line, lineAt, linesOf } from './lines';
+import { readRecords } from './readRecords';
+import { sectionRecords } from './sectionRecords';
 import { underHeadings } from './underHeadings';
 
 const SECTION = /^\[{1,3}([^[\]]{1,120})\]{1,3}(?: ?[#;].*)?$/u;
@@ -12,8 +14,19 @@ const COMMENT = /^\s*(?:[#;]|\/\/|--(?!\S))/u;
  * and marked so.
  */
 export function readSettings(text: string): RawTables {
+  const lines = linesOf(text);
+  const records = sectionRecords(lines);
+  if (records) {
+    const tables = readRecords(records.tree, lineAt(text)).map((table) => ({
+      ...table,
+      rows: table.rows.map((row) =>
+        row.whole && records.unclear.has(row.whole[0]) ? { ...row, apart: true as const } : row,
+      ),
+    }));
+    return { title: null, format: 'settings', tables };
+  }
   const found = underHeadings();
-  for (const line of linesOf(text)) {
+  for (const line of lines) {
     if (line.text.trim() === '') continue;
     const section = SECTION.exec(line.text.trim())?.[1];
     if (section === undefined) {
@@ -56,9 +69,10 @@ function sidesOf(line: Line, from: number): [Written, Written] | null {
   if (colon !== undefined && (at < 0 || begin + colon - 1 < at)) at = begin + colon - 1;
   if (at < 0) return null;
   const joint = at - 1 > begin && /[:+?]/u.test(rest[at - 1] ?? '') ? at - 1 : at;
-  const value = rest.slice(at + 1);
+  const begins = at + (/^=>(?:\s|$)/u.test(rest.slice(at)) ? 2 : 1);
+  const value = rest.slice(begins);
   const note = noteIn(value);
-  return [unquoted(partOf(line, from, from + joint)), unquoted(partOf(line, from + at + 1, from + at + 1 + note))];
+  return [unquoted(partOf(line, from, from + joint)), unquoted(partOf(line, from + begins, from + begins + note))];
 }
 
 /** Where what is remarked behind a value begins: a comment sign with blanks on both sides. */

@@ -1,5 +1,6 @@
 import { XmlCdata, type XmlDocument, XmlElement, XmlText } from '@rgrove/parse-xml';
 import type { DefaultTreeAdapterTypes } from 'parse5';
+import { MODIFIER_WORDS } from '../../chord/modifierWords';
 import { DEEPEST_TREE } from './tree';
 
 type Node = DefaultTreeAdapterTypes.ChildNode;
@@ -56,7 +57,7 @@ type Made = {
 
 function elementOf(element: XmlElement, parent: string, depth: number): Made {
   const inner = element.children.flatMap((one): object[] => {
-    if (one instanceof XmlText || one instanceof XmlCdata) return [{ nodeName: '#text', value: one.text }];
+    if (one instanceof XmlText || one instanceof XmlCdata) return [{ nodeName: '#text', value: inWords(one.text) }];
     return one instanceof XmlElement && depth < DEEPEST_TREE
       ? [elementOf(one, element.name === 'item' && parent === 'terms' ? 'meaning' : element.name, depth + 1)]
       : [];
@@ -70,6 +71,12 @@ function elementOf(element: XmlElement, parent: string, depth: number): Made {
     sourceCodeLocation: { startOffset: element.start, endOffset: element.end },
   };
 }
+
+/** A text whose entities are defined in another file, such as `&Ctrl;`, by what they are called. */
+const inWords = (text: string): string =>
+  text.replace(/&(\p{L}[\w.-]{0,40});(?=(\S?))/gu, (_, word: string, next: string) =>
+    MODIFIER_WORDS[word.toLowerCase()] !== undefined && (next === '' || next === '&') ? `${word}+` : word,
+  );
 
 function tagOf(name: string, parent: string, depth: number): string {
   if (name === 'title')

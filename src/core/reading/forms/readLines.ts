@@ -1,0 +1,264 @@
+import { trimEnd } from '../../text/trimEnd';
+import { readsAsKeys } from '../columnRoles';
+import { readKeysCell } from '../readKeysCell';
+import { HEADS, type RawTable, type RawTables } from '../tables';
+import { partOf, rowCells, unquoted } from './cells';
+import { indentOf, type Line, linesOf } from './lines';
+import { headingIn } from './readColumns';
+import { type HeadedLine, readLinePairs } from './readLinePairs';
+import { underHeadings } from './underHeadings';
+
+/** A line of a list: where its name and its keys stand in it, on which side these are, and what parts the two. */
+type Sides = {
+  readonly side: 'first' | 'last';
+  readonly joint: string;
+  readonly name: readonly [number, number];
+  readonly keys: readonly [number, number];
+  readonly sure: boolean;
+};
+
+const HEADER = ['Name', 'Keys'];
+/** Longer than any line that has a command; more words than keys are written in. */
+const [LONGEST, MOST_WORDS] = [240, 7];
+/** So many lines tell how a list is written. */
+const LOOKED_AT = 400;
+const [FEWEST, MOSTLY] = [3, 0.6];
+
+/** What stands between a name and its keys, besides blanks. */
+const JOINT = /=>|->|[→⇒➜»—–|~=]|[:,;](?=\s)|(?<=\s)[-/](?=\s)/gu;
+const BRACKETS: Readonly<Record<string, string>> = {
+  '(': ')',
+  '[': ']',
+  '<': '>',
+  '{': '}',
+  '`': '`',
+  '"': '"',
+  '**': '**',
+};
+const BULLET = /^\s*(?:[•·‣▪◦●■*+–—-]|\[[ xX]?\]|\d{1,3}[.)])\s+/u;
+/** Words that only say that keys follow, before them; and what stands before what they do. */
+const CALLS =
+  /(?:^|[\s,;:–—-])(?:short ?cut|hot ?key|keys?|by pressing|pressing|press|hit|use|type|with|via|mit|avec|taste|tastenkürzel|drücken|raccourci|atajo) ?:?$/iu;
+const PRESS = /^(?:press|hit|type|use|drücken sie|appuyez sur|pulse)\s+/iu;
+const TO = /^(?:to|for|um|pour|para)\s+/iu;
+
+/**
+ * A list of lines as people write them: a command in each, its keys at one end and hardly anything between, as in
+ * `Undo (Ctrl+Z)`, `Undo: Ctrl+Z`, `1. Undo Ctrl+Z`, `Press Ctrl+Z to undo`, or in two lines one after the other. What
+ * most lines have is taken for the way of all. @returns no tables where lines are mostly otherwise.
+ */
+export function readLines(text: string): RawTables {
+  return { title: null, format: 'lines', tables: listOfLines(linesOf(text)) };
+}
+
+/** The same for lines that are there already; of those of a page it may be known that they are headings. */
+export function listOfLines(lines: readonly HeadedLine[]): readonly RawTable[] {
+  const pairs = readLinePairs(lines);
+  if (pairs) return pairs;
+  const filled = lines.filter((line) => line.text.trim() !== '' && !line.heads);
+  const looked = filled.slice(0, LOOKED_AT);
+  const starts = startsOf(looked);
+  const ways = waysOf(looked, starts);
+  if (!ways) return [];
+  const found = underHeadings();
+  lines.forEach((line, i) => {
+    if (line.text.trim() === '') return;
+    const base = { line: line.number, heading: false };
+    const sides = line.heads ? null : bestSides(line, starts, ways);
+    if (sides) {
+      found.add({
+        ...base,
+        ...rowCells([partOf(line, ...named(line, sides, ways)), partOf(line, ...sides.keys)].map(unquoted)),
+      });
+      return;
+    }
+    const whole = partOf(line, 0);
+    const heading = line.heads
+      ? whole.text
+      : (/^\[([^[\]]{1,80})\]$/u.exec(whole.text)?.[1] ?? headingIn(whole.text, lines[i + 1]));
+    if (heading !== null) found.under([heading]);
+    found.add({ ...base, ...rowCells([whole]), heading: heading !== null, left: heading === null ? NO_KEYS : HEADS });
+  });
+  return found.tables().map((table) => ({ ...table, header: HEADER }));
+}
+const NO_KEYS = 'Has no keys where other lines have them.';
+
+type Start = { readonly bullet: boolean; readonly press: boolean };
+/** What most lines begin with that is no part of what they say: a bullet, a number, a word that tells to press. */
+function startsOf(lines: readonly Line[]): Start {
+  const kinds = new Map<string, number>();
+  let press = 0;
+  for (const { text } of lines) {
+    const mark = BULLET.exec(text)?.[0].trim();
+    const kind = mark?.replace(/\d+/u, '1').replace(/[xX ]/u, '');
+    if (kind !== undefined) kinds.set(kind, (kinds.get(kind) ?? 0) + 1);
+    if (PRESS.test(text.slice(BULLET.exec(text)?.[0].length ?? 0).trimStart())) press++;
+  }
+  return { bullet: Math.max(0, ...kinds.values()) >= MOSTLY * lines.length, press: press >= MOSTLY * lines.length };
+}
+
+type Ways = {
+  readonly side: Sides['side'];
+  /** What parts name and keys in many lines, the most frequent first. */
+  readonly joints: readonly string[];
+  readonly calls: boolean;
+  readonly to: boolean;
+};
+const keyOf = ({ side, joint }: Sides): string => `${side} ${joint}`;
+
+/** On which side most lines have their keys, and what parts them; null where most have none. */
+function waysOf(lines: readonly Line[], start: Start): Ways | null {
+  const counts = new Map<string, { sides: Sides; count: number; sure: number }>();
+  const all = lines.map((line) => sidesOf(line.text, start));
+  for (const some of all)
+    for (const one of some) {
+      const known = counts.get(keyOf(one)) ?? { sides: one, count: 0, sure: 0 };
+      counts.set(keyOf(one), { ...known, count: known.count + 1, sure: known.sure + (one.sure ? 1 : 0) });
+    }
+  const kept = [...counts.values()]
+    .filter(({ count, sure }) => count >= FEWEST && sure >= 0.3 * count)
+    .sort((a, b) => b.count - a.count);
+  const side = kept[0]?.sides.side;
+  if (!side) return null;
+  const joints = kept.filter((one) => one.sides.side === side).map((one) => one.sides.joint);
+  const own = all.flatMap((some, i) => {
+    const one = joints.flatMap((joint) => some.find((each) => each.side === side && each.joint === joint) ?? [])[0];
+    return one ? [{ line: lines[i] as Line, one }] : [];
+  });
+  if (own.length < 0.5 * lines.length) return null;
+  const names = own.map(({ line, one }) => line.text.slice(...one.name));
+  const mostly = (test: RegExp): boolean =>
+    names.filter((name) => test.test(name.trim())).length >= MOSTLY * names.length;
+  const calls = side === 'last' && mostly(CALLS);
+  return { side, joints, calls, to: mostly(TO) };
+}
+
+/** The sides of a line as most lines have theirs; null where it has none. */
+function bestSides(line: Line, start: Start, { side, joints }: Ways): Sides | null {
+  // A sign that parts name and keys elsewhere is no key.
+  const some = sidesOf(line.text, start).filter(
+    (one) => one.side === side && !joints.includes(line.text.slice(...one.keys).trim()),
+  );
+  for (const joint of joints) {
+    const one = some.find((each) => each.joint === joint);
+    if (one) return one;
+  }
+  return null;
+}
+
+/** Where the name stands, without the words that only lead to keys. */
+function named({ text }: Line, { name: [from, to] }: Sides, { calls, to: toDo }: Ways): readonly [number, number] {
+  const body = text.slice(from, to).trimEnd();
+  const set = indentOf(body);
+  const begin = set + (toDo ? (TO.exec(body.slice(set))?.[0].length ?? 0) : 0);
+  const called = calls ? (CALLS.exec(body)?.[0].length ?? 0) : toDo && /[^.]\.$/u.test(body) ? 1 : 0;
+  const end = trimEnd(body.slice(0, body.length - called), called > 0 ? ' \t,;:–—-' : ' \t').length;
+  if (end <= begin) return [from, to];
+  const [, sign = ''] = /^(\*\*|__|[*_`])[^*_`]+\1$/u.exec(body.slice(begin, end)) ?? [];
+  return [from + begin + sign.length, from + end - sign.length];
+}
+
+/** All ways in which a line has keys at one end and a name at the other. */
+function sidesOf(text: string, start: Start): readonly Sides[] {
+  if (text.length > LONGEST) return [];
+  const bullet = start.bullet ? (BULLET.exec(text)?.[0].length ?? 0) : 0;
+  const set = bullet + indentOf(text.slice(bullet));
+  const from = set + (start.press ? (PRESS.exec(text.slice(set))?.[0].length ?? 0) : 0);
+  const bare = text.trimEnd();
+  // A dot at the end is a key, or ends a sentence.
+  const ends = bare.endsWith('.') ? [bare.length, bare.length - 1] : [bare.length];
+  return ends.flatMap((to) => [...wrapped(text, from, to), ...joined(text, from, to), ...besideWords(text, from, to)]);
+}
+
+/** Whether a text may be a name: with a word in it, and no sign that only leads to something at its edges. */
+const isName = (text: string): boolean => /\p{L}{2}/u.test(text) && !/^\s*[=:→|>-]\s|\s[=:→|<-]\s*$/u.test(text);
+function sidesIf(text: string, side: Sides['side'], joint: string, name: Sides['name'], all: Sides['keys']): Sides[] {
+  const keys = bareKeys(text, all);
+  const pressed = text.slice(...keys);
+  if (!isName(text.slice(...name)) || /^[=:→|]\s|\s[=:→|]$/u.test(pressed) || !reads(pressed)) return [];
+  // A sign that begins a comment is no key before words.
+  if (joint === '' && side === 'first' && /^(?:#+|"|;+|\/\/|--|!)$/u.test(pressed)) return [];
+  return [{ side, joint, name, keys, sure: isSure(pressed) }];
+}
+/** Keys without blanks around them, a word that only tells to press them, and the dot that ends a sentence. */
+function bareKeys(text: string, [from, to]: Sides['keys']): Sides['keys'] {
+  const part = text.slice(from, to);
+  const start = from + indentOf(part);
+  const begin = start + (PRESS.exec(text.slice(start, to))?.[0].length ?? 0);
+  const end = from + part.trimEnd().length;
+  const short = /[^.\s+-]\.$/u.test(text.slice(begin, end)) ? end - 1 : end;
+  return [begin < end ? begin : start, short];
+}
+const reads = (keys: string): boolean => {
+  const { status, problems } = readKeysCell(keys, 'windows');
+  return status === 'keys' && problems.length === 0 && readsAsKeys(keys);
+};
+/** Whether keys are meant as such, and are no bare letter, number or word. */
+const isSure = (keys: string): boolean => /\S ?[+-] ?\S|[⌘⌥⌃⇧^]|^F\d/u.test(keys);
+
+/** Keys in brackets or quotes at one end. */
+function wrapped(text: string, from: number, to: number): Sides[] {
+  const found: Sides[] = [];
+  for (const [open, close] of Object.entries(BRACKETS)) {
+    if (text.startsWith(close, to - close.length)) {
+      const begin = text.lastIndexOf(open, to - close.length - 1);
+      const name = beforeJoint(text, from, begin);
+      if (begin > from)
+        found.push(...sidesIf(text, 'last', open, [from, name], [begin + open.length, to - close.length]));
+    }
+    if (text.startsWith(open, from)) {
+      const end = text.indexOf(close, from + open.length);
+      const rest = end < 0 ? to : end + close.length;
+      const lead = /^[\s:=→–—|>-]*/u.exec(text.slice(rest, to))?.[0].length ?? 0;
+      if (end > 0) found.push(...sidesIf(text, 'first', open, [rest + lead, to], [from + open.length, end]));
+    }
+  }
+  return found;
+}
+/** Where a name ends before keys, without the signs that lead to these. */
+const beforeJoint = (text: string, from: number, to: number): number =>
+  from + trimEnd(text.slice(from, Math.max(from, to)), ' \t:=→–—|>-').length;
+
+/** Keys before or behind a sign that parts them from their name. */
+function joined(text: string, from: number, to: number): Sides[] {
+  const found = new Map<string, Sides>();
+  const body = text.slice(0, to);
+  for (const { 0: sign, index } of body.matchAll(JOINT)) {
+    const end = index + sign.length;
+    if (index <= from || end >= to) continue;
+    // As much as reads as keys is keys: of those before a name the last, of those behind it the first.
+    for (const one of [
+      ...sidesIf(text, 'last', sign, [from, index], [end, to]),
+      ...sidesIf(text, 'first', sign, [end, to], [from, index]),
+    ])
+      if (one.side === 'first' || !found.has(keyOf(one))) found.set(keyOf(one), one);
+  }
+  return [...found.values()];
+}
+
+/** Keys that single blanks part from their name; as many words as read as keys. */
+function besideWords(text: string, from: number, to: number): Sides[] {
+  const blanks = [...text.slice(from, to).matchAll(/\s+/gu)].map(({ 0: blank, index }): readonly [number, number] => [
+    from + index,
+    from + index + blank.length,
+  ]);
+  // Words for keys side by side, such as “Delete Delete layer”, are hardly ever pressed one after the other.
+  const ofOne = ([one]: readonly Sides[]): boolean => {
+    const [word = '', next = ''] = one
+      ? text
+          .slice(...one.keys)
+          .trim()
+          .split(/\s+/u)
+      : [];
+    return one !== undefined && (one.sure || next === '' || !reads(word) || /^(?:arrow|key|bar|lock)$/iu.test(next));
+  };
+  const last = blanks
+    .slice(-MOST_WORDS)
+    .map(([begin, end]) => sidesIf(text, 'last', '', [from, begin], [end, to]))
+    .find(ofOne);
+  const first = blanks
+    .slice(0, MOST_WORDS)
+    .map(([begin, end]) => sidesIf(text, 'first', '', [end, to], [from, begin]))
+    .findLast(ofOne);
+  return [...(last ?? []), ...(first ?? [])];
+}

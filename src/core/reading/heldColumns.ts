@@ -1,0 +1,87 @@
+import { type RawTable, tidyCell } from './tables';
+
+/** Names of columns and fields that say of one modifier whether it is held: `ctrl`, `shiftKey`, `is-alt-down`. */
+const OF_ONE =
+  /^(?:(?:is|has|with|needs|hold)[-_ ]?)?(ctrl|control|strg|alt|option|shift|umschalt|meta|cmd|command|win|super)(?:[-_ ]?(?:key|down|pressed|held|modifier))?$/iu;
+/** What the key is called that they belong to, and what holds all its modifiers by their words. */
+const OF_KEY = /^(?:keys?|key[-_ ]?(?:name|code|sym|char)?|chord|hot ?key|short ?cut|taste|touche|tecla)$/iu;
+const OF_ALL = /^(?:mask|mods?|modifiers?|mod[-_ ]?keys?|key[-_ ]?modifiers?)$/iu;
+const [HELD, NOT_HELD] = [
+  /^(?:true|yes|on|1|x|y|ja|✓|✔|✗|●|•|\+)$/iu,
+  /^(?:|false|no|off|0|n|nein|[-–—]|null|none)$/iu,
+];
+
+const LETTERS: Readonly<Record<string, string>> = {
+  A: 'Alt',
+  C: 'Ctrl',
+  S: 'Shift',
+  '4': 'Super',
+  W: 'Super',
+  M: 'Meta',
+  H: 'Hyper',
+};
+
+/** Whether a column or field is called as one that says which modifiers are held. */
+export const tellsHeld = (name: string): boolean => OF_ONE.test(name.trim()) || OF_ALL.test(name.trim());
+
+/** Which of some columns hold the parts of keys that stand in several: the key, all modifiers by their words, or one of them each. */
+export type Apart = {
+  readonly key: number;
+  readonly all: number | null;
+  readonly ones: readonly (readonly [column: number, word: string])[];
+};
+
+/** How the keys of a table stand in several columns; null where they don't. */
+export function keysApart(names: readonly string[], rows: readonly (readonly (string | undefined)[])[]): Apart | null {
+  const bare = names.map((name) => name.trim());
+  const key = bare.findIndex((name) => OF_KEY.test(name));
+  if (key < 0) return null;
+  const ones = bare.flatMap((name, column): [number, string][] => {
+    const word = OF_ONE.exec(name)?.[1];
+    const cells = word === undefined ? [] : rows.map((row) => (row[column] ?? '').trim());
+    const told = cells.every((cell) => HELD.test(cell) || NOT_HELD.test(cell)) && cells.some((cell) => cell !== '');
+    return word !== undefined && told ? [[column, word === 'command' ? 'cmd' : word]] : [];
+  });
+  const all = bare.findIndex((name, column) => column !== key && OF_ALL.test(name));
+  return ones.length === 0 && all < 0 ? null : { key, all: all < 0 ? null : all, ones };
+}
+
+/** Keys that stand in several cells, in one; an empty one where no key stands. */
+export function keysTogether({ key, all, ones }: Apart, cells: readonly (string | undefined)[]): string {
+  const pressed = (cells[key] ?? '').trim();
+  const mask = all === null ? '' : (cells[all] ?? '').trim();
+  const words = /^[ACSWMH4]+$/u.test(mask)
+    ? [...mask].map((letter) => LETTERS[letter] ?? letter)
+    : mask.split(/[|,+\s]+/u).filter((word) => word !== '' && !/^none$/iu.test(word));
+  const held = ones.flatMap(([column, word]) => (HELD.test((cells[column] ?? '').trim()) ? [word] : []));
+  return pressed === '' ? '' : [...words, ...held, pressed].join('+');
+}
+
+/** A table with keys in one column that stand in several: `Ctrl`, `Shift`, `Key`. Those of modifiers are left empty. */
+export function withKeysTogether(table: RawTable, names: readonly string[] | null): RawTable {
+  if (!names?.some(tellsHeld)) return table;
+  const body = table.rows.filter(
+    (row) => row.left === undefined && !row.heading && row.cells.join('\n') !== names.join('\n'),
+  );
+  const apart = keysApart(
+    names,
+    body.map((row) => row.cells),
+  );
+  if (!apart) return table;
+  const taken = new Set([...apart.ones.map(([column]) => column), ...(apart.all === null ? [] : [apart.all])]);
+  const own = new Set(body);
+  return {
+    ...table,
+    rows: table.rows.map((row) =>
+      own.has(row)
+        ? {
+            ...row,
+            apart: true,
+            cells: row.cells.map((cell, i) =>
+              i === apart.key ? tidyCell(keysTogether(apart, row.cells)) : taken.has(i) ? '' : cell,
+            ),
+          }
+        : row,
+    ),
+  };
+}
