@@ -340,6 +340,11 @@ for (const [name, windows, mac, symbol, spellings] of NAMED) {
   }
 }
 BY_SPELLING.set('delete', 'Delete');
+// Terminals write words for keys together, in capitals: `RIGHTARROW`.
+for (const [spelling, name] of [...BY_SPELLING]) {
+  const together = spelling.replaceAll(' ', '');
+  if (/^\p{L}{6,}$/u.test(together) && !BY_SPELLING.has(together)) BY_SPELLING.set(together, name);
+}
 const BY_MAC_WORD = new Map(NAMED.map((entry) => [entry[2].toLowerCase(), entry[0]]));
 
 export type KeyStyle = 'windows' | 'mac' | 'symbols';

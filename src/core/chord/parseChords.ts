@@ -131,7 +131,7 @@ export function dialectOf(cells: Iterable<string>): Dialect {
       )
     )
       mac++;
-    else if (/\b(?:ctrl|strg|alt|win|super)\b/iu.test(cell)) others++;
+    else if (/\b(?:ctrl|strg|alt|win|super)\b|<control\b/iu.test(cell)) others++;
   }
   return mac > 0 && mac >= others ? 'mac' : 'windows';
 }

@@ -12,7 +12,10 @@ const HEADER_WORDS: readonly (readonly [Role, RegExp])[] = [
   ['kind', /^(kind|type|art)$/i],
   ['path', /menu|path|category|group|section|where|location|area|found|pfad|chemin|ruta|panel|module|context|page/i],
   ['ignore', /desc|note|comment|remark|explan|what it does|since|version|default\?|^#$|^no\.?$|\bid\b|beschreib/i],
-  ['name', /command|name|action|function|tool|task|befehl|commande|comando|feature|operation|item|to do|effect/i],
+  [
+    'name',
+    /command|name|action|function|tool|task|befehl|commande|comando|feature|operation|item|to do|effect|^label$|^title$/i,
+  ],
 ];
 
 /** The role a column's heading speaks for, if any. */
@@ -31,7 +34,7 @@ export function isHeaderRow(row: Pick<RawRow, 'cells' | 'heading'>, first = true
   // A sentence fills a column.
   if (filled.some((cell) => /\p{L}\.$/u.test(cell) && cell.split(' ').length > 2)) return false;
   // Keys such as `<Alt>Page_Up`, and in Mac words, have words in them that head columns as well.
-  if (filled.some((cell) => /[^\p{L}\p{N}]/u.test(cell) && readsAsKeys(cell))) return false;
+  if (filled.some((cell) => /[^\p{L}\p{N}]/u.test(cell) && readsAsKeys(cell) && areAllKeys(cell))) return false;
   const roles = filled.map(roleOfHeader);
   const named = roles.filter((role) => role !== null).length;
   if (row.heading) return named >= 1;
@@ -39,12 +42,15 @@ export function isHeaderRow(row: Pick<RawRow, 'cells' | 'heading'>, first = true
   if (!first && filled.length < row.cells.length) return false;
   const ofKeys = roles.some((role) => role === 'keys' || role === 'Mac keys');
   if (ofKeys) return first ? named >= Math.min(2, filled.length) : named === filled.length && new Set(roles).size > 1;
-  return first && named === filled.length && new Set(roles).size > 1;
+  // One column may be called by a word that says little, such as “default”.
+  const nearly = named > 2 && named === filled.length - 1 && roles.includes('name');
+  return first && (named === filled.length || nearly) && new Set(roles).size > 1;
 }
 
 /** Whether a cell reads as keys; words such as “command” alone are held keys as well, but no sign of them. */
 export const readsAsKeys = (cell: string): boolean =>
   !isModifier(cell) && readKeysCell(cell, 'windows').status === 'keys';
+const areAllKeys = (cell: string): boolean => readKeysCell(cell, 'windows').problems.length === 0;
 const isModifier = (cell: string): boolean => MODIFIER_WORDS[cell.toLowerCase()] !== undefined;
 
 /** Whether all of a cell reads as keys, and as no bare letter, number or word. */

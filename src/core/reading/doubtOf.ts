@@ -7,6 +7,9 @@ export function doubtOf(rows: readonly ReadRow[]): string | null {
   const commands = rows.flatMap((row) => row.command ?? []);
   const again = rows.filter((row) => row.result === 'again').length;
   if (again > 3 && again > commands.length) return 'Most of its rows have a name that another row has.';
+  // Words that bind here and there may be words of sentences, or of a program.
+  if (commands.length < 4 && rows.filter((row) => row.why === 'Binds no keys.').length > 20)
+    return 'Hardly any of its lines was read.';
   if (commands.length < 4) return commands.length === 0 ? 'No row of it could be read as a command.' : null;
   const share = (test: (one: ListedCommand) => boolean): number => commands.filter(test).length / commands.length;
   if (share((one) => /^[^\s=]+ ?=/u.test(one.name) && one.name.length > 2) > 0.2)
@@ -23,10 +26,12 @@ export function doubtOf(rows: readonly ReadRow[]): string | null {
   if (holdMost(commands)) return 'Most of its commands that have keys have the same keys.';
   if (leftKeys(rows) > Math.max(LEFT_KEYS, commands.length))
     return 'More lines that begin with keys were left out than were taken for commands.';
-  const unread = rows.filter((row) => row.result === 'partly').length;
+  // A name that was cut says nothing against its keys.
+  const unread = rows.filter((row) => row.result === 'partly' && !ONLY_CUT.test(row.why ?? '')).length;
   return unread > 0.5 * commands.length ? 'Most of its keys could not be read.' : null;
 }
 
+const ONLY_CUT = /^Its name is longer than [^.]*\.$/u;
 const WITH_HELD = /(?:^|\s)(?:ctrl|control|alt|shift|cmd|strg|⌘|⌃|⌥|⇧)\s?[+-]?\s?\S/iu;
 /** A sign or a key with Ctrl in quotes, behind what it does. */
 const QUOTED = /\p{L} (?:'(?:\^?[^\s']|<\p{L}+>)'|‘(?:\^?[^\s’]|<\p{L}+>)’|`(?:\^?[^\s`]|<\p{L}+>)`)(?:$|,? )/u;

@@ -1,11 +1,14 @@
 import { guessRoles, headOf } from './columnRoles';
 import { jsonTree } from './forms/jsonTree';
 import { indentOf, lineAt } from './forms/lines';
+import { literalTree } from './forms/literalTree';
 import { looksLikePage } from './forms/looksLikePage';
+import { menuChoices } from './forms/menuChoices';
 import { readAccelerators } from './forms/readAccelerators';
 import { readBindings } from './forms/readBindings';
 import { readColumns } from './forms/readColumns';
 import { readLines } from './forms/readLines';
+import { looksLikeManual, readManual } from './forms/readManual';
 import { looksLikeMarkdown, nestsTooDeep, readMarkdown } from './forms/readMarkdown';
 import { readPageLines } from './forms/readPageLines';
 import { bracedTree, propertyTree, readProperties } from './forms/readPropertyList';
@@ -49,6 +52,7 @@ const READERS: readonly Reader[] = [
     read: (text) => records('YAML', yamlTree(text), text),
     whole: true,
   },
+  { form: 'manual source', fits: looksLikeManual, read: readManual },
   { form: 'Markdown', fits: looksLikeMarkdown, read: readMarkdown, trust: (text) => (RULED.test(text) ? 3 : 1) },
   {
     form: 'table',
@@ -61,6 +65,12 @@ const READERS: readonly Reader[] = [
     form: 'TOML',
     fits: (text) => /^[ \t]*[\w."'-]+ ?= ?\S/mu.test(text),
     read: (text) => records('TOML', tomlTree(text), text),
+    whole: true,
+  },
+  {
+    form: 'program text',
+    fits: (text) => /(?:=|\breturn|\bdefault|\()\s{0,20}[[{]/u.test(text),
+    read: (text) => records('program text', literalTree(text), text),
     whole: true,
   },
   {
@@ -106,12 +116,18 @@ function ofOneForm(text: string, places: boolean): RawTables | null {
   if (json) return json;
   const braced = bracedTree(text);
   if (braced) return { title: null, format: 'property list', tables: readProperties(braced, lineAt(text)) };
+  const manual = looksLikeManual(text) ? readManual(text) : null;
+  if (manual && manual.tables.length > 0) return manual;
   const xml = /^[\s\uFEFF]*<(?!!doctype html|html)/iu.test(text) ? parsedXml(text) : null;
   const properties = xml && propertyTree(xml);
   if (properties) return { title: null, format: 'property list', tables: readProperties(properties, lineAt(text)) };
   // A part of a web page is one, however well it is formed.
   const ofPage = /^(?:table|div|dl|ul|ol|body|main)$/iu.test(xml?.root?.name ?? '');
-  if (xml && !ofPage && isManual(xml)) return { ...readPage(manualTree(xml), () => false), format: 'XML' };
+  if (xml && !ofPage && isManual(xml)) {
+    const page = readPage(manualTree(xml), () => false);
+    const rows = page.tables.reduce((sum, table) => sum + table.rows.length, 0);
+    return { ...page, tables: [...page.tables, ...menuChoices(xml, rows)], format: 'XML' };
+  }
   if (xml && !ofPage && !/^(?:section|article)$/iu.test(xml.root?.name ?? ''))
     return records('XML', xmlTree(xml, text), text);
   return looksLikePage(text) ? pageOrLines(text, places) : null;
@@ -283,11 +299,15 @@ function mostlyInColumns(text: string): boolean {
   return Math.max(0, ...counts.values()) > 0.6 * lines.length;
 }
 
+/** A name of several words before a value in quotes or brackets. */
+const NAMED_VALUE = /^[^:#"'\n]{1,60}: ["'[]/u;
 /** Whether most lines can be of YAML: names with a colon behind them, items, comments, what is set in from them. */
 function mostlyYaml(text: string): boolean {
   const lines = text.split('\n', 400).filter((line) => line.trim() !== '');
-  const like = lines.filter((line) =>
-    /^\s*(?:#|- |---|[\w"'<>.,:;/?!$^*(){}[\]+=@~`%&|\\-]{1,60}:(?:\s|$))|^\s{2}/u.test(line),
+  const like = lines.filter(
+    (line) =>
+      /^\s*(?:#|- |---|[\w"'<>.,:;/?!$^*(){}[\]+=@~`%&|\\-]{1,60}:(?:\s|$))|^\s{2}/u.test(line) ||
+      NAMED_VALUE.test(line),
   );
   return like.length >= 0.8 * lines.length;
 }

@@ -22,7 +22,8 @@ const LETTERS: Readonly<Record<string, string>> = {
 };
 
 /** Whether a column or field is called as one that says which modifiers are held. */
-export const tellsHeld = (name: string): boolean => OF_ONE.test(name.trim()) || OF_ALL.test(name.trim());
+export const tellsHeld = (name: string): boolean => OF_ONE.test(lastOf(name)) || OF_ALL.test(lastOf(name));
+const lastOf = (name: string): string => name.trim().slice(name.trim().lastIndexOf(' ') + 1);
 
 /** Which of some columns hold the parts of keys that stand in several: the key, all modifiers by their words, or one of them each. */
 export type Apart = {
@@ -33,9 +34,11 @@ export type Apart = {
 
 /** How the keys of a table stand in several columns; null where they don't. */
 export function keysApart(names: readonly string[], rows: readonly (readonly (string | undefined)[])[]): Apart | null {
-  const bare = names.map((name) => name.trim());
-  const key = bare.findIndex((name) => OF_KEY.test(name));
+  const key = names.findIndex((name) => OF_KEY.test(lastOf(name)));
   if (key < 0) return null;
+  // Fields of a record within a record are called by both: `binding key` belongs to `binding modifiers`.
+  const outer = names[key]?.trim().slice(0, -lastOf(names[key] ?? '').length) ?? '';
+  const bare = names.map((name) => (name.trim().startsWith(outer) ? name.trim().slice(outer.length) : ''));
   const ones = bare.flatMap((name, column): [number, string][] => {
     const word = OF_ONE.exec(name)?.[1];
     const cells = word === undefined ? [] : rows.map((row) => (row[column] ?? '').trim());

@@ -60,6 +60,10 @@ function withoutMarks(text: string): string {
     .replace(/:kbd:(?=`)/gu, '')
     // Hyphens that only look otherwise, where they join.
     .replace(/[‐‑‒]/gu, '-')
+    // Some toolkits say of each that it is a key: `<Control-Key-c>`.
+    .replace(/(?<=<(?:[A-Za-z]{3,8}-){0,4})Key(?:Press)?-(?=[^<>\s]{1,20}>)/gu, '')
+    // In a terminal Escape leads on to what is pressed next.
+    .replace(/(?<![\p{L}\p{N}+-])esc-(?=\S)/giu, 'Esc then ')
     .replace(/(?<=\p{L})[–—](?=\S)/gu, '-');
   for (const pair of PAIRS) cell = cell.replace(pair, '$1');
   // Straight quotes are keys as well: they are marks where nothing but signs between keys is beside them.

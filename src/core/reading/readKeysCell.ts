@@ -1,4 +1,5 @@
 import { type ChordText, canonicalText } from '../chord/chord';
+import { MODIFIER_WORDS } from '../chord/modifierWords';
 import { type Dialect, parseChord } from '../chord/parseChord';
 import { parseChords } from '../chord/parseChords';
 import { respelled } from '../chord/respelled';
@@ -51,7 +52,7 @@ export function readKeysCell(text: string, dialect: Dialect, manner: Manner = PL
 }
 
 function readCell(text: string, dialect: Dialect, manner: Manner): KeysCell {
-  const bare = text.trim();
+  const bare = ofOneChord(text.trim()).replace(/^\(([^\s()\p{L}\p{N}])\)$/u, '$1');
   if ((bare === '-' || bare === '?') && manner.signs) return { status: 'keys', chords: [bare], problems: [] };
   if (/^(["']) \1$/u.test(bare)) return { status: 'keys', chords: ['Space'], problems: [] };
   // A lone hyphen is how most lists say "nothing"; the hyphen key itself is written "minus" or stands with a modifier.
@@ -81,6 +82,14 @@ function readCell(text: string, dialect: Dialect, manner: Manner): KeysCell {
     problems.push(`“${bare}” may be pressed one after the other.`);
   if (chords.length > 0 && FURTHER_KEY.test(bare)) problems.push(`“key” in “${bare}” may stand for a further one.`);
   return { status: chords.length > 0 ? 'keys' : 'unread', chords, problems };
+}
+
+/** Modifiers and a key in lines of their own, as a list in a file has them, as one chord. */
+function ofOneChord(cell: string): string {
+  if (!cell.includes('\n')) return cell;
+  const lines = cell.split('\n').map((line) => line.trim());
+  const held = (line: string): boolean => MODIFIER_WORDS[line.toLowerCase()] !== undefined;
+  return lines.slice(0, -1).every(held) && !held(lines.at(-1) ?? '') ? lines.join('+') : cell;
 }
 
 /** A cell in plain words, where its list means Shift by capitals or writes strokes side by side. */

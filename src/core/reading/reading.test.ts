@@ -286,6 +286,10 @@ describe('forms', () => {
     bindings: '# keys\nbind Repair Ctrl-K Lift stain\nbind Repair F3 Dust sweep\nbind Repair F4 Press flat\n',
     'text in columns': 'Repair\n======\n\nLift stain ........ Ctrl+K\nDust sweep ........ F3\n',
     lines: '# Repair\nLift stain (Ctrl+K)\nDust sweep (F3)\nPress flat (F4)\n',
+    'manual source':
+      '.TH DESK 1\n.SH Repair\n.TP\n.B Ctrl+K\nLift stain\n.TP\n\\fBF3\\fR\nDust sweep\n.TP\nF4\nPress flat\n',
+    'program text':
+      "export const desk = {\n  Repair: [\n    { name: 'Lift stain', keys: 'Ctrl+K' },\n    { name: 'Dust sweep', keys: 'F3' },\n  ],\n};\n",
     'accelerator map':
       '; a map\n(accel_path "<Main>/Repair/Lift stain" "<Control>k")\n(accel_path "<Main>/Repair/Dust sweep" "F3")\n',
     JSON: '// keys\n{"Repair": [{"command": "Lift stain", "keys": ["Ctrl+K"]}, {"command": "Dust sweep", "keys": "F3"},],}',

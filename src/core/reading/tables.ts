@@ -46,6 +46,8 @@ export const FORMS_READ = [
   'bindings',
   'text in columns',
   'lines',
+  'manual source',
+  'program text',
   'accelerator map',
   'JSON',
   'XML',

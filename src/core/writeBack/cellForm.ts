@@ -1,3 +1,4 @@
+import { manualWords } from '../reading/manualWords';
 import type { FormRead, Span } from '../reading/tables';
 
 /** How the text of keys is written within a file's own form: escaped, as it has to be behind what stands before it. */
@@ -69,6 +70,8 @@ export const CELL_FORMS: Readonly<Record<FormRead, CellForm>> = {
   bindings: QUOTED,
   'text in columns': PLAIN,
   lines: PLAIN,
+  'program text': QUOTED,
+  'manual source': { textOf: manualWords, rawOf: (text) => text.replace(/\\/gu, '\\e') },
   'accelerator map': QUOTED,
   JSON: JSON_TEXT,
   XML: MARKED_UP,

@@ -40,6 +40,8 @@ const FORM_WORDS: Readonly<Record<FormRead, string>> = {
   bindings: 'Lines that bind keys',
   'text in columns': 'A text in columns',
   lines: 'A list of lines',
+  'program text': 'A list in a program',
+  'manual source': 'The source of a manual',
   'accelerator map': 'An accelerator map',
   JSON: 'A JSON file',
   XML: 'An XML file',

@@ -6,7 +6,38 @@ export function jsonTree(text: string): Tree | null {
   if (!/^[\s\uFEFF]*(?:[[{]|\/[/*])/u.test(text) || tooDeep(text)) return null;
   const errors: ParseError[] = [];
   const root = parseTree(text, errors, { allowTrailingComma: true });
-  return root && errors.length === 0 ? ofJson(root, 0) : null;
+  return root && errors.length === 0 ? ofJson(root, 0) : jsonLines(text);
+}
+
+/** A record in each line, with nothing between them; null where lines are otherwise. */
+function jsonLines(text: string): Tree | null {
+  const items: Tree[] = [];
+  let at = 0;
+  for (const line of text.split('\n')) {
+    const errors: ParseError[] = [];
+    const from = at;
+    at += line.length + 1;
+    if (line.trim() === '') continue;
+    const root = line.trimStart().startsWith('{') ? parseTree(line, errors) : undefined;
+    if (root?.type !== 'object' || errors.length > 0) return null;
+    items.push(moved(ofJson(root, 1), from));
+  }
+  return items.length > 1 ? { kind: 'list', items, span: [0, text.length] } : null;
+}
+
+function moved(tree: Tree, by: number): Tree {
+  const span = [tree.span[0] + by, tree.span[1] + by] as const;
+  if (tree.kind === 'list') return { ...tree, span, items: tree.items.map((one) => moved(one, by)) };
+  if (tree.kind === 'text') return { ...tree, span };
+  return {
+    ...tree,
+    span,
+    entries: tree.entries.map(({ name, nameSpan, value }) => ({
+      name,
+      nameSpan: [nameSpan[0] + by, nameSpan[1] + by],
+      value: moved(value, by),
+    })),
+  };
 }
 
 function ofJson(node: JsonNode, depth: number): Tree {

@@ -25,7 +25,7 @@ type Ways = ReadonlyMap<string, number> | 'colon';
  * (`KEY COMMAND`). What is between the word and the keys is the place. @returns no tables where lines don't bind so.
  */
 export function readBindings(text: string): RawTables {
-  const lines = withoutCaller(linesOf(text).filter((line) => line.text.trim() !== ''));
+  const lines = withoutCaller(withoutCalls(linesOf(text).filter((line) => line.text.trim() !== '')));
   const variables = variablesIn(lines);
   if (lines.length > MOST_ROWS) throw new UnreadableList(tooMany);
   const above = bracedRows(lines) ?? keysAbove(lines);
@@ -47,6 +47,20 @@ export function readBindings(text: string): RawTables {
     format: 'bindings',
     tables: [{ headings: [], header: HEADER, rows: told }],
   };
+}
+
+/** A line of a program that calls what binds: `bind("Ctrl+Z", "undo");`, `(define-key map (kbd "C-z") 'undo)`. */
+const CALLS = /^[ \t]{0,40}(?:\([\w-]{1,40} .*\)|[\w.:]{1,40}[({].*[)}][;,]?)[ \t]{0,40}$/u;
+/** Lines that mostly call something, with blanks for the signs of that, so that all stands where it stood. */
+function withoutCalls(lines: readonly Line[]): readonly Line[] {
+  const calls = lines.filter(({ text }) => CALLS.test(text)).length;
+  if (calls < 3 || calls < 0.6 * lines.length) return lines;
+  return lines.map((line) => ({
+    ...line,
+    text: line.text.replace(/"[^"]*"|'[^']*'|[(){},;]|(?<=\s)'(?=[\w-])|\b(?:kbd|global-map)\b/gu, (part) =>
+      /^["'][^"']*["']$/u.test(part) && part.length > 1 ? part : ' '.repeat(part.length),
+    ),
+  }));
 }
 
 /** What a word before one that binds is called by: `desk keybind Mod4-h focus left`. */
@@ -159,7 +173,9 @@ function rowOf(line: Line, ways: Ways, strokes: boolean): RawRow {
     const words = wordsOf(line, skipped.length);
     const way = wayFor(words, ways);
     if (!way || (skipped !== '' && /^\s*#+\s/u.test(sign) && !ways.has(words[0]?.text ?? ''))) continue;
-    const upTo = way.at + (strokes ? strokesIn(words.slice(way.at)) : 1);
+    let upTo = way.at + (strokes ? strokesIn(words.slice(way.at)) : 1);
+    // A plus with blanks around it joins.
+    while (words[upTo]?.text === '+' && words[upTo + 1] !== undefined) upTo += 2;
     const keys = joined(line, words.slice(way.at, upTo)) ?? words[way.at];
     const behind = words.slice(upTo);
     // A sign that only leads from the keys to what they do is no part of its name.

@@ -22,6 +22,8 @@ const HEADER = ['Name', 'Keys'];
 const [LONGEST, MOST_WORDS] = [240, 7];
 /** So many lines tell how a list is written. */
 const LOOKED_AT = 400;
+/** What hardly any line but a heading looks like. */
+const HEADS_LIKE = /^\s*(?:#{1,6}\s+\S|\[[^[\]]{2,80}\]\s*$)|:\s*$/u;
 const [FEWEST, MOSTLY] = [3, 0.6];
 
 /** What stands between a name and its keys, besides blanks. */
@@ -56,7 +58,7 @@ export function listOfLines(lines: readonly HeadedLine[]): readonly RawTable[] {
   const pairs = readLinePairs(lines);
   if (pairs) return pairs;
   const filled = lines.filter((line) => line.text.trim() !== '' && !line.heads);
-  const looked = filled.slice(0, LOOKED_AT);
+  const looked = filled.filter(({ text }) => !HEADS_LIKE.test(text)).slice(0, LOOKED_AT);
   const starts = startsOf(looked);
   const ways = waysOf(looked, starts);
   if (!ways) return [];
@@ -125,10 +127,10 @@ function waysOf(lines: readonly Line[], start: Start): Ways | null {
     const one = joints.flatMap((joint) => some.find((each) => each.side === side && each.joint === joint) ?? [])[0];
     return one ? [{ line: lines[i] as Line, one }] : [];
   });
-  if (own.length < 0.5 * lines.length) return null;
-  const names = own.map(({ line, one }) => line.text.slice(...one.name));
-  const mostly = (test: RegExp): boolean =>
-    names.filter((name) => test.test(name.trim())).length >= MOSTLY * names.length;
+  const names = own.map(({ line, one }) => line.text.slice(...one.name).trim());
+  // What is called alike on most lines is a word of a form, and no name.
+  if (own.length < 0.5 * lines.length || new Set(names).size < MOSTLY * names.length) return null;
+  const mostly = (test: RegExp): boolean => names.filter((name) => test.test(name)).length >= MOSTLY * names.length;
   const calls = side === 'last' && mostly(CALLS);
   return { side, joints, calls, to: mostly(TO) };
 }
@@ -148,7 +150,7 @@ function bestSides(line: Line, start: Start, { side, joints }: Ways): Sides | nu
 
 /** Where the name stands, without the words that only lead to keys. */
 function named({ text }: Line, { name: [from, to] }: Sides, { calls, to: toDo }: Ways): readonly [number, number] {
-  const body = text.slice(from, to).trimEnd();
+  const body = trimEnd(text.slice(from, to), ' \t,');
   const set = indentOf(body);
   const begin = set + (toDo ? (TO.exec(body.slice(set))?.[0].length ?? 0) : 0);
   const called = calls ? (CALLS.exec(body)?.[0].length ?? 0) : toDo && /[^.]\.$/u.test(body) ? 1 : 0;
@@ -165,13 +167,14 @@ function sidesOf(text: string, start: Start): readonly Sides[] {
   const set = bullet + indentOf(text.slice(bullet));
   const from = set + (start.press ? (PRESS.exec(text.slice(set))?.[0].length ?? 0) : 0);
   const bare = text.trimEnd();
-  // A dot at the end is a key, or ends a sentence.
-  const ends = bare.endsWith('.') ? [bare.length, bare.length - 1] : [bare.length];
+  // A dot or a comma at the end is a key, or ends what is said.
+  const ends = /[.,;]$/u.test(bare) ? [bare.length, bare.length - 1] : [bare.length];
   return ends.flatMap((to) => [...wrapped(text, from, to), ...joined(text, from, to), ...besideWords(text, from, to)]);
 }
 
 /** Whether a text may be a name: with a word in it, and no sign that only leads to something at its edges. */
-const isName = (text: string): boolean => /\p{L}{2}/u.test(text) && !/^\s*[=:→|>-]\s|\s[=:→|<-]\s*$/u.test(text);
+const isName = (text: string): boolean =>
+  /\p{L}{2}/u.test(text) && !/^\s*(?:[=:→|>-]\s|[{}[\]])|\s[=:→|<-]\s*$/u.test(text);
 function sidesIf(text: string, side: Sides['side'], joint: string, name: Sides['name'], all: Sides['keys']): Sides[] {
   const keys = bareKeys(text, all);
   const pressed = text.slice(...keys);
@@ -242,23 +245,25 @@ function besideWords(text: string, from: number, to: number): Sides[] {
     from + index,
     from + index + blank.length,
   ]);
-  // Words for keys side by side, such as “Delete Delete layer”, are hardly ever pressed one after the other.
-  const ofOne = ([one]: readonly Sides[]): boolean => {
-    const [word = '', next = ''] = one
-      ? text
-          .slice(...one.keys)
-          .trim()
-          .split(/\s+/u)
-      : [];
-    return one !== undefined && (one.sure || next === '' || !reads(word) || /^(?:arrow|key|bar|lock)$/iu.test(next));
-  };
   const last = blanks
     .slice(-MOST_WORDS)
     .map(([begin, end]) => sidesIf(text, 'last', '', [from, begin], [end, to]))
-    .find(ofOne);
+    .find(([one]) => one !== undefined && isOne(text.slice(...one.keys), 'last'));
   const first = blanks
     .slice(0, MOST_WORDS)
     .map(([begin, end]) => sidesIf(text, 'first', '', [end, to], [from, begin]))
-    .findLast(ofOne);
+    .findLast(([one]) => one !== undefined && isOne(text.slice(...one.keys), 'first'));
   return [...(last ?? []), ...(first ?? [])];
+}
+
+/**
+ * Whether keys beside words are one chord, or strokes: a word for a key beside keys that are whole without it, such as
+ * “less” in “Weigh less Ctrl+-” or “delete” in “Delete Delete layer”, belongs to the name.
+ */
+function isOne(keys: string, side: Sides['side']): boolean {
+  const words = keys.split(/\s+/u);
+  if (words.length < 2) return true;
+  const outer = (side === 'last' ? words[0] : words.at(-1)) ?? '';
+  const rest = (side === 'last' ? words.slice(1) : words.slice(0, -1)).join(' ');
+  return isSure(outer) || /^.$/u.test(outer) || !reads(outer) || !reads(rest);
 }

@@ -68,7 +68,9 @@ function sidesOf(line: Line, from: number): [Written, Written] | null {
   const colon = /^(?:[\w.-]{2,60}|"[^"\n]{1,58}"):(?=\s)/u.exec(rest.slice(begin, begin + 64))?.[0].length;
   if (colon !== undefined && (at < 0 || begin + colon - 1 < at)) at = begin + colon - 1;
   if (at < 0) return null;
-  const joint = at - 1 > begin && /[:+?]/u.test(rest[at - 1] ?? '') ? at - 1 : at;
+  // `+=` adds; but what ends in two of them is a key.
+  const adds = at - 1 > begin && /[:+?]/u.test(rest[at - 1] ?? '') && !/[+-]/u.test(rest[at - 2] ?? '');
+  const joint = adds ? at - 1 : at;
   const begins = at + (/^=>(?:\s|$)/u.test(rest.slice(at)) ? 2 : 1);
   const value = rest.slice(begins);
   const note = noteIn(value);

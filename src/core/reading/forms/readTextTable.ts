@@ -9,7 +9,8 @@ import { tooMany } from './tooMany';
  * A line with a single cell while others have more is a heading between the rows.
  * @throws UnreadableList past 20,000 rows.
  */
-export function readTextTable(text: string): RawTables {
+export function readTextTable(written: string): RawTables {
+  const text = inTabs(written);
   const lines = linesOf(text);
   const barred = (line: string): boolean => line.length > 1 && line.startsWith('|') && line.endsWith('|');
   const found = lines.some((line) => barred(line.text.trim())) ? barredRows(lines) : separatedRows(text);
@@ -19,10 +20,19 @@ export function readTextTable(text: string): RawTables {
   return { title: null, tables: marked.length > 0 ? [{ headings: [], rows: marked }] : [], format: 'table' };
 }
 
+/** A table as TeX sets it, with tabs between its cells and nothing behind its rows; all else as it is, where it stood. */
+function inTabs(text: string): string {
+  if ((text.match(/(?<!\\)&[^&\n]{0,400}\\\\/gu)?.length ?? 0) < 3) return text;
+  return text.replace(
+    /(?<!\\)&|\\\\(?=\s)|\\(?:hline|toprule|midrule|bottomrule)\b|\\(?:begin|end)\{[^{}\n]{0,40}\}(?:\{[^{}\n]{0,40}\})?/gu,
+    (part) => (part === '&' ? '\t' : ' '.repeat(part.length)),
+  );
+}
+
 /** Rows between bars, as in `| name | keys |`; what only rules the head off is none. */
 function barredRows(lines: readonly Line[]): RawRow[] {
   return lines.flatMap((line, i): RawRow[] => {
-    if (line.text.trim() === '' || /^[-+: |]+$/u.test(line.text.trim())) return [];
+    if (line.text.trim() === '' || /^[-+: |]+$|^\{\|/u.test(line.text.trim())) return [];
     const cells: Written[] = [];
     const body = line.text.trimEnd();
     let from = line.text.length - line.text.trimStart().length;

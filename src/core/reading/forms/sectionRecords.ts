@@ -23,8 +23,11 @@ export function sectionRecords(
     if (name !== undefined) counts.set(name, (counts.get(name) ?? 0) + 1);
   }
   const all = [...counts.values()].reduce((sum, count) => sum + count, 0);
-  const [title, count] = [...counts].sort((a, b) => b[1] - a[1])[0] ?? ['', 0];
-  if (count < FEWEST || count < MOSTLY * all) return null;
+  const [often, count] = [...counts].sort((a, b) => b[1] - a[1])[0] ?? ['', 0];
+  // Sections that stand once each are records, too, where most have their keys under the same word: they are the names.
+  const named = count === 1 && all >= FEWEST && keyed(lines) >= MOSTLY * all;
+  if (!named && (count < FEWEST || count < MOSTLY * all)) return null;
+  const title = named ? '' : often;
   const items: Tree[] = [];
   const unclear = new Set<number>();
   let open: { readonly from: number; readonly entries: Entry[]; readonly besides: string[] } | null = null;
@@ -40,7 +43,15 @@ export function sectionRecords(
     const section = SECTION.exec(line.text)?.[1]?.trim();
     if (section !== undefined || CLOSED.test(line.text)) {
       close(section === undefined ? line.from + line.text.length : to);
-      if (section === title) open = { from: line.from + indentOf(line.text), entries: [], besides: [] };
+      if (named ? section !== undefined : section === title) {
+        const at = line.from + line.text.indexOf(section ?? '');
+        const name: Entry = {
+          name: 'Name',
+          nameSpan: [at, at],
+          value: { kind: 'text', text: section ?? '', span: [at, at + (section ?? '').length] },
+        };
+        open = { from: line.from + indentOf(line.text), entries: named ? [name] : [], besides: [] };
+      }
       continue;
     }
     if (!open || line.text.trim() === '') continue;
@@ -64,6 +75,10 @@ export function sectionRecords(
   };
   return { tree, unclear };
 }
+
+/** How many sections have keys of their own. */
+const keyed = (lines: readonly Line[]): number =>
+  lines.filter((line) => !COMMENT.test(line.text) && KEY.test(entryOf(line)?.name ?? '')).length;
 
 function entryOf({ text, from }: Line): Entry | null {
   const at = text.indexOf('=');

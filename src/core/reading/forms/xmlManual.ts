@@ -73,7 +73,7 @@ function elementOf(element: XmlElement, parent: string, depth: number): Made {
 }
 
 /** A text whose entities are defined in another file, such as `&Ctrl;`, by what they are called. */
-const inWords = (text: string): string =>
+export const inWords = (text: string): string =>
   text.replace(/&(\p{L}[\w.-]{0,40});(?=(\S?))/gu, (_, word: string, next: string) =>
     MODIFIER_WORDS[word.toLowerCase()] !== undefined && (next === '' || next === '&') ? `${word}+` : word,
   );
