@@ -239,6 +239,21 @@ describe('a plan', () => {
     const pins: WishList['pins'] = [['stain-mask', 'Alt+S']];
     const lines = plan(moved, list(wishes, { layers: [['Mod']], spendSpares: false, pins })).lines;
     expect(lines.find((line) => line.command === 'step-out')?.paidBy).toEqual(['lift-stain']);
+    // Who stays while their partner moves away is worse off as well.
+    const stayed = keymapOf([
+      ['step-out', 'S'],
+      ['step-in', 'W'],
+    ]);
+    const all = ['step-in', 'step-out', 'stain-mask', 'smaller-dab', 'patch', 'slide'];
+    const apart = plan(
+      stayed,
+      list(all, { layers: [[], ['Alt']], spendSpares: false, pins: [['step-out', 'Alt+S']] }),
+    ).lines;
+    const left = apart.find((line) => line.command === 'step-in') as PlanLine;
+    expect(left).toMatchObject({ paidBy: ['slide', 'step-out'] });
+    expect(plainWords(explainLine(left, facts, new Map()))).toBe(
+      'Stays, though its partner moves away for Slide, which gains more by that.',
+    );
     // Without such lines this would have shown nothing.
     expect(worse).toBeGreaterThan(5);
   });

@@ -45,6 +45,13 @@ function unchanged(
 ): Sentence {
   const { before, after, pinned, role, gain } = line;
   if (line.settled && !pinned) return [{ text: 'Stays: it is as the plan on the tape has it.' }];
+  // Its keys are what they were; what it is worth less by is a partner that lies apart from it now.
+  if (after !== null && gain < 0 && payer && !pinned)
+    return [
+      { text: 'Stays, though its partner moves away for ' },
+      { strong: payer.name },
+      { text: ', which gains more by that.' },
+    ];
   if (after !== null)
     return [{ text: pinned ? 'Pinned by you: it stays.' : 'Stays: no keys that may be spent suit it better.' }];
   const others = own.filter((one) => one.chord !== before?.chord);

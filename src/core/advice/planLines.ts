@@ -99,8 +99,8 @@ export function linesOf(
 }
 
 /**
- * For every row that changed, the rows whose gain may pay for it: those that took its keys and theirs, their partners,
- * and those that pay for these in turn.
+ * For every row that changed, and every one whose partner did, the rows whose gain may pay for it: those that took its keys
+ * and theirs, their partners, and those that pay for these in turn.
  */
 function payersOf(
   table: PlanTable,
@@ -114,8 +114,9 @@ function payersOf(
       rows.map((row, i) => [row, ring ? [...rows.slice(i + 1), ...rows.slice(0, i)] : rows.slice(i + 1)] as const),
     ),
   );
+  const left = [...takers.keys()].flatMap((row) => partners.get(row) ?? []);
   return new Map(
-    [...takers.keys()].map((row) => {
+    [...new Set([...takers.keys(), ...left])].map((row) => {
       const found = new Set([row]);
       // What is added is gone through in turn.
       for (const one of found)

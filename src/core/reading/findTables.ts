@@ -124,7 +124,7 @@ function ofOneForm(text: string, places: boolean): RawTables | null {
   // A part of a web page is one, however well it is formed.
   const ofPage = /^(?:table|div|dl|ul|ol|body|main)$/iu.test(xml?.root?.name ?? '');
   if (xml && !ofPage && isManual(xml)) {
-    const page = readPage(manualTree(xml), () => false);
+    const page = readPage(manualTree(xml, menuChoices(xml, 0).length > 0), () => false);
     const rows = page.tables.reduce((sum, table) => sum + table.rows.length, 0);
     return { ...page, tables: [...page.tables, ...menuChoices(xml, rows)], format: 'XML' };
   }

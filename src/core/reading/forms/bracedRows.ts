@@ -7,7 +7,7 @@ import { indentOf, type Line } from './lines';
 const COMMENT = /^\s*(?:#|\/\/|;)/u;
 /** What opens a block: a word that binds, keys in quotes or bare, and what they do within braces, in one line or several. */
 const OPENS =
-  /^((?:\p{L}[\w-]{0,30}(?:[ \t]{0,4}=)?[ \t]{1,8})?)((?:"[^"]{1,60}"[ \t]{0,8}){1,4}|[^\s"{}]\S{0,60}[ \t]{1,8})\{/u;
+  /^((?:\p{L}[\w-]{0,30}(?:[ \t]{0,4}=)?[ \t]{1,8})?)((?:"[^"]{1,60}"[ \t]{0,8}){1,4}|[^\s"{}]\S{0,60}[ \t]{1,8})(?:[\w-]{1,40}=(?:"[^"]{0,80}"|[^\s"{}]{1,40})[ \t]{1,8}){0,4}\{/u;
 /** A part of the file, such as `Global {`. */
 const PART = /^\s*(\p{L}[\w -]{0,60}?)\s*\{\s*$/u;
 /** What a block does, where it is said as `Actions = "…"`. */

@@ -1,9 +1,9 @@
 import { type XmlDocument, XmlElement, XmlText } from '@rgrove/parse-xml';
 import { type RawRow, type RawTable, tidyCell } from '../tables';
 import { rowCells, type Written } from './cells';
+import { entityWords } from './entityWords';
 import { DEEPEST_TREE } from './tree';
 import { underHeadings } from './underHeadings';
-import { inWords } from './xmlManual';
 
 const HEADER = ['Menu', 'Command', 'Keys'];
 const PART = /^gui(?:menu|submenu|menuitem|button|label)$/u;
@@ -15,7 +15,7 @@ const elementsIn = (element: XmlElement): XmlElement[] =>
 function wordsOf(element: XmlElement, depth = 0): string {
   if (depth > DEEPEST_TREE) return '';
   const parts = element.children.map((one) =>
-    one instanceof XmlText ? inWords(one.text) : one instanceof XmlElement ? wordsOf(one, depth + 1) : '',
+    one instanceof XmlText ? entityWords(one.text) : one instanceof XmlElement ? wordsOf(one, depth + 1) : '',
   );
   if (element.name !== 'keycombo') return parts.join('');
   const filled = parts.map((part) => part.trim()).filter((part) => part !== '');
@@ -35,7 +35,8 @@ export function choiceOf(entry: XmlElement): XmlElement | null {
 
 /**
  * The commands of menus that a manual in DocBook tells of, each with its place and its keys: `menuchoice` with `guimenu`,
- * `guimenuitem` and `shortcut` in it. Rows are numbered from `from` on.
+ * `guimenuitem` and `shortcut` in it. Rows
+ * are numbered from the one behind `from` on.
  */
 export function menuChoices({ root }: XmlDocument, from: number): readonly RawTable[] {
   const found = underHeadings();

@@ -77,7 +77,7 @@ export function readManual(text: string): RawTables {
       }
       continue;
     }
-    if (PARAGRAPH.test(line.text)) {
+    if (PARAGRAPH.test(line.text) || TERM.test(line.text)) {
       if ((open as { said: Written[] } | null)?.said.length) close();
       continue;
     }

@@ -28,7 +28,7 @@ export function readRecords(tree: Tree, lineAt: Line): RawTable[] {
     for (const { name, value: one } of record.entries)
       if (
         one.kind === 'map'
-          ? one.entries.length > (isFlat(one) ? 2 : 1) || listsIn(one).some(areCommands)
+          ? (one.entries.length > (isFlat(one) ? 2 : 1) && !saysHeld(one)) || listsIn(one).some(areCommands)
           : one.kind === 'list' && one.items.length > 1 && textsOf(one) === null && repeatedTexts(one) === null
       )
         walk(one, [...place, holdsCommands(record) ? labelOf(record, name) : tidyCell(name)], depth + 1);
@@ -114,6 +114,10 @@ export function readRecords(tree: Tree, lineAt: Line): RawTable[] {
   walk(tree, [], 0);
   return tables;
 }
+
+/** Whether a record says by itself which modifiers are held with its key. */
+const saysHeld = (value: Tree): boolean =>
+  value.kind === 'map' && value.entries.some(({ name, value: one }) => tellsHeld(name) && one.kind !== 'map');
 
 /** A text, or several in a list, one under the other; null for anything else. */
 function textsOf(value: Tree): readonly [string, Span] | null {

@@ -14,7 +14,8 @@ export function readTextTable(written: string): RawTables {
   const lines = linesOf(text);
   const barred = (line: string): boolean => line.length > 1 && line.startsWith('|') && line.endsWith('|');
   const found = lines.some((line) => barred(line.text.trim())) ? barredRows(lines) : separatedRows(text);
-  const rows = found.filter((row) => row.cells.some((cell) => cell !== ''));
+  const set = text === written ? found : found.map((row) => asSet(row, text));
+  const rows = set.filter((row) => row.cells.some((cell) => cell !== ''));
   const width = Math.max(1, ...rows.map((row) => row.cells.length));
   const marked = width === 1 ? rows : rows.map((row) => (row.cells.length === 1 ? { ...row, heading: true } : row));
   return { title: null, tables: marked.length > 0 ? [{ headings: [], rows: marked }] : [], format: 'table' };
@@ -28,6 +29,17 @@ function inTabs(text: string): string {
     (part) => (part === '&' ? '\t' : ' '.repeat(part.length)),
   );
 }
+
+/** A row of such a table: cells where their words stand, without the backslashes before signs. */
+const asSet = (row: RawRow, text: string): RawRow => ({
+  ...row,
+  cells: row.cells.map((cell) => cell.replace(/\\([&%_#$])/gu, '$1')),
+  spans: row.spans.map(([from, to]): Span => {
+    const part = text.slice(from, to);
+    const start = from + part.length - part.trimStart().length;
+    return [start, Math.max(start, from + part.trimEnd().length)];
+  }),
+});
 
 /** Rows between bars, as in `| name | keys |`; what only rules the head off is none. */
 function barredRows(lines: readonly Line[]): RawRow[] {

@@ -1,6 +1,7 @@
 import { XmlCdata, type XmlDocument, XmlElement, XmlText } from '@rgrove/parse-xml';
 import type { DefaultTreeAdapterTypes } from 'parse5';
-import { MODIFIER_WORDS } from '../../chord/modifierWords';
+import { entityWords } from './entityWords';
+import { choiceOf } from './menuChoices';
 import { DEEPEST_TREE } from './tree';
 
 type Node = DefaultTreeAdapterTypes.ChildNode;
@@ -41,9 +42,9 @@ export function isManual({ root }: XmlDocument): boolean {
   return prose >= 5;
 }
 
-/** A manual in XML as the tree of a page that says the same. */
-export function manualTree(parsed: XmlDocument): { readonly childNodes: readonly Node[] } {
-  const tree = parsed.root ? elementOf(parsed.root, '', 0) : null;
+/** A manual in XML as the tree of a page that says the same. @param withoutChoices without what is a command of a menu, which `menuChoices` reads. */
+export function manualTree(parsed: XmlDocument, withoutChoices: boolean): { readonly childNodes: readonly Node[] } {
+  const tree = parsed.root ? elementOf(parsed.root, '', 0, withoutChoices) : null;
   return { childNodes: tree ? [tree as unknown as Node] : [] };
 }
 
@@ -55,11 +56,12 @@ type Made = {
   readonly sourceCodeLocation: { readonly startOffset: number; readonly endOffset: number };
 };
 
-function elementOf(element: XmlElement, parent: string, depth: number): Made {
+function elementOf(element: XmlElement, parent: string, depth: number, without: boolean): Made {
   const inner = element.children.flatMap((one): object[] => {
-    if (one instanceof XmlText || one instanceof XmlCdata) return [{ nodeName: '#text', value: inWords(one.text) }];
+    if (one instanceof XmlText || one instanceof XmlCdata) return [{ nodeName: '#text', value: entityWords(one.text) }];
+    if (without && one instanceof XmlElement && one.name === 'varlistentry' && choiceOf(one)) return [];
     return one instanceof XmlElement && depth < DEEPEST_TREE
-      ? [elementOf(one, element.name === 'item' && parent === 'terms' ? 'meaning' : element.name, depth + 1)]
+      ? [elementOf(one, element.name === 'item' && parent === 'terms' ? 'meaning' : element.name, depth + 1, without)]
       : [];
   });
   const tagName = tagOf(element.name, parent, depth);
@@ -71,12 +73,6 @@ function elementOf(element: XmlElement, parent: string, depth: number): Made {
     sourceCodeLocation: { startOffset: element.start, endOffset: element.end },
   };
 }
-
-/** A text whose entities are defined in another file, such as `&Ctrl;`, by what they are called. */
-export const inWords = (text: string): string =>
-  text.replace(/&(\p{L}[\w.-]{0,40});(?=(\S?))/gu, (_, word: string, next: string) =>
-    MODIFIER_WORDS[word.toLowerCase()] !== undefined && (next === '' || next === '&') ? `${word}+` : word,
-  );
 
 function tagOf(name: string, parent: string, depth: number): string {
   if (name === 'title')
