@@ -15,7 +15,7 @@ import { bracedTree, propertyTree, readProperties } from './forms/readPropertyLi
 import { readRecords } from './forms/readRecords';
 import { readSettings } from './forms/readSettings';
 import { readTextTable } from './forms/readTextTable';
-import { readPage, readWebPage } from './forms/readWebPage';
+import { readPage, readWebPage, treeOf } from './forms/readWebPage';
 import { tomlTree } from './forms/tomlTree';
 import type { Tree } from './forms/tree';
 import { isManual, manualTree } from './forms/xmlManual';
@@ -46,6 +46,12 @@ type Reader = {
 /** How a text without a form of its own may be read; of two that make as much sense, the earlier is taken. */
 const READERS: readonly Reader[] = [
   { form: 'accelerator map', fits: (text) => /^ {0,8};? {0,8}\([\w-]+ "/mu.test(text), read: readAccelerators },
+  {
+    form: 'program text',
+    fits: (text) => /^(?:export|module\.exports|import|const|let|var|local|return)\b/mu.test(text),
+    read: (text) => records('program text', literalTree(text), text),
+    whole: true,
+  },
   {
     form: 'YAML',
     fits: (text) => mostlyYaml(text) && !nestsTooDeep(text),
@@ -136,10 +142,11 @@ function ofOneForm(text: string, places: boolean): RawTables | null {
 const FEW = 3;
 /** A web page by its tables and lists, or by its lines, where these make more sense. */
 function pageOrLines(text: string, places: boolean): RawTables {
-  const page = readWebPage(text, places);
+  const parsed = treeOf(text, places);
+  const page = readWebPage(parsed);
   const sense = senseOf(page);
   if (sense >= FEW) return page;
-  const lines = readPageLines(text);
+  const lines = readPageLines(parsed.tree);
   return senseOf(lines) > Math.max(FEW - 1, 1.1 * sense) ? lines : page;
 }
 

@@ -41,6 +41,11 @@ const SEEN_APART = new Set(['span', 'kbd', 'code', 'b', 'strong', 'em', 'i', 'a'
 
 /** The lines of a web page as it shows them; the cells of a table are parted by tabs. */
 export function pageLines(html: string): SeenLine[] {
+  return linesOfTree(treeOf(html).tree);
+}
+
+/** The same for a page whose tree is there already. */
+export function linesOfTree(tree: { readonly childNodes: readonly Node[] }): SeenLine[] {
   const lines: SeenLine[] = [];
   let pieces: Piece[] = [];
   let length = 0;
@@ -111,7 +116,7 @@ export function pageLines(html: string): SeenLine[] {
       if (/^h[1-6]$/u.test(node.tagName)) heads = false;
     }
   };
-  walk(treeOf(html).tree.childNodes, 0, false);
+  walk(tree.childNodes, 0, false);
   end();
   return lines;
 }

@@ -309,6 +309,9 @@ function waysOf(lines: readonly Line[], variables: ReadonlyMap<string, string>):
       const named = some.filter((rest) => rest.length > at + 1 || (rest.length === at + 1 && at > 0)).length;
       const alone = some.filter((rest) => rest.length === 1 && at === 0).length;
       if (keys < 0.6 * some.length || Math.max(named, alone) < 0.6 * some.length) continue;
+      // Words that only begin a name, such as “Lift stain Ctrl+K”, bind nothing: one that does begins most lines.
+      const last = some.filter((rest) => rest.length === at + 1 && at > 0).length;
+      if (last > 0.5 * some.length && all.length < 0.6 * told) continue;
       // Keys that stand for keys bind nothing by themselves.
       const keysOnly = some.filter(
         (rest) =>

@@ -1,6 +1,6 @@
-import { readKeysCell } from '../readKeysCell';
 import { HEADS, type RawTable } from '../tables';
 import { partOf, rowCells } from './cells';
+import { isSure, mayBegin, reads } from './keysInLine';
 import type { Line } from './lines';
 import { underHeadings } from './underHeadings';
 
@@ -13,10 +13,7 @@ const FEWEST = 3;
 /** What a heading begins with in Markdown. */
 const HASHES = /^#{1,6}\s+/u;
 
-const areKeys = (text: string): boolean => {
-  const { status, problems } = readKeysCell(text, 'windows');
-  return status === 'keys' && problems.length === 0;
-};
+const areKeys = (text: string): boolean => mayBegin(/^\S*/u.exec(text)?.[0] ?? '') && reads(text);
 
 /**
  * A list with each name in one line and its keys in the next, or the other way around, as what is copied out of a page
@@ -31,7 +28,7 @@ export function readLinePairs(lines: readonly HeadedLine[]): RawTable[] | null {
   if (short < 0.4 * filled.length || filled.length < 2 * FEWEST) return null;
   const keyed = new Set(filled.filter(isKeys));
   if (keyed.size < FEWEST || keyed.size < 0.35 * filled.length || keyed.size > 0.6 * filled.length) return null;
-  const sure = [...keyed].filter(({ text }) => /\S ?[+-] ?\S|[⌘⌥⌃⇧^]|^\s*F\d/u.test(text)).length;
+  const sure = [...keyed].filter(({ text }) => isSure(text)).length;
   if (sure < 0.3 * keyed.size) return null;
   const [first, last] = [filled[0], filled.at(-1)];
   const keysFirst = first !== undefined && keyed.has(first) && last !== undefined && !keyed.has(last);

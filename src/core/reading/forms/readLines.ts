@@ -1,8 +1,7 @@
 import { trimEnd } from '../../text/trimEnd';
-import { readsAsKeys } from '../columnRoles';
-import { readKeysCell } from '../readKeysCell';
 import { HEADS, type RawTable, type RawTables } from '../tables';
 import { partOf, rowCells, unquoted } from './cells';
+import { isSure, mayBegin, mayEnd, reads } from './keysInLine';
 import { indentOf, type Line, linesOf } from './lines';
 import { headingIn } from './readColumns';
 import { type HeadedLine, readLinePairs } from './readLinePairs';
@@ -111,8 +110,8 @@ const keyOf = ({ side, joint }: Sides): string => `${side} ${joint}`;
 /** On which side most lines have their keys, and what parts them; null where most have none. */
 function waysOf(lines: readonly Line[], start: Start): Ways | null {
   const counts = new Map<string, { sides: Sides; count: number; sure: number }>();
-  const all = lines.map((line) => sidesOf(line.text, start));
-  for (const some of all)
+  const found = lines.map((line) => sidesOf(line.text, start));
+  for (const some of found)
     for (const one of some) {
       const known = counts.get(keyOf(one)) ?? { sides: one, count: 0, sure: 0 };
       counts.set(keyOf(one), { ...known, count: known.count + 1, sure: known.sure + (one.sure ? 1 : 0) });
@@ -123,7 +122,7 @@ function waysOf(lines: readonly Line[], start: Start): Ways | null {
   const side = kept[0]?.sides.side;
   if (!side) return null;
   const joints = kept.filter((one) => one.sides.side === side).map((one) => one.sides.joint);
-  const own = all.flatMap((some, i) => {
+  const own = found.flatMap((some, i) => {
     const one = joints.flatMap((joint) => some.find((each) => each.side === side && each.joint === joint) ?? [])[0];
     return one ? [{ line: lines[i] as Line, one }] : [];
   });
@@ -138,8 +137,8 @@ function waysOf(lines: readonly Line[], start: Start): Ways | null {
 /** The sides of a line as most lines have theirs; null where it has none. */
 function bestSides(line: Line, start: Start, { side, joints }: Ways): Sides | null {
   // A sign that parts name and keys elsewhere is no key.
-  const some = sidesOf(line.text, start).filter(
-    (one) => one.side === side && !joints.includes(line.text.slice(...one.keys).trim()),
+  const some = sidesOf(line.text, start, (from, joint) => from === side && joints.includes(joint)).filter(
+    (one) => !joints.includes(line.text.slice(...one.keys).trim()),
   );
   for (const joint of joints) {
     const one = some.find((each) => each.joint === joint);
@@ -160,8 +159,12 @@ function named({ text }: Line, { name: [from, to] }: Sides, { calls, to: toDo }:
   return [from + begin + sign.length, from + end - sign.length];
 }
 
+/** Which of all ways are asked for. */
+type Want = (side: Sides['side'], joint: string) => boolean;
+const all: Want = () => true;
+
 /** All ways in which a line has keys at one end and a name at the other. */
-function sidesOf(text: string, start: Start): readonly Sides[] {
+function sidesOf(text: string, start: Start, want: Want = all): readonly Sides[] {
   if (text.length > LONGEST) return [];
   const bullet = start.bullet ? (BULLET.exec(text)?.[0].length ?? 0) : 0;
   const set = bullet + indentOf(text.slice(bullet));
@@ -169,14 +172,26 @@ function sidesOf(text: string, start: Start): readonly Sides[] {
   const bare = text.trimEnd();
   // A dot or a comma at the end is a key, or ends what is said.
   const ends = /[.,;]$/u.test(bare) ? [bare.length, bare.length - 1] : [bare.length];
-  return ends.flatMap((to) => [...wrapped(text, from, to), ...joined(text, from, to), ...besideWords(text, from, to)]);
+  return ends.flatMap((to) => [
+    ...wrapped(text, from, to, want),
+    ...joined(text, from, to, want),
+    ...besideWords(text, from, to, want),
+  ]);
 }
 
 /** Whether a text may be a name: with a word in it, and no sign that only leads to something at its edges. */
 const isName = (text: string): boolean =>
   /\p{L}{2}/u.test(text) && !/^\s*(?:[=:→|>-]\s|[{}[\]])|\s[=:→|<-]\s*$/u.test(text);
-function sidesIf(text: string, side: Sides['side'], joint: string, name: Sides['name'], all: Sides['keys']): Sides[] {
-  const keys = bareKeys(text, all);
+function sidesIf(
+  text: string,
+  want: Want,
+  side: Sides['side'],
+  joint: string,
+  name: Sides['name'],
+  span: Sides['keys'],
+): Sides[] {
+  if (!want(side, joint)) return [];
+  const keys = bareKeys(text, span);
   const pressed = text.slice(...keys);
   if (!isName(text.slice(...name)) || /^[=:→|]\s|\s[=:→|]$/u.test(pressed) || !reads(pressed)) return [];
   // A sign that begins a comment is no key before words.
@@ -192,28 +207,21 @@ function bareKeys(text: string, [from, to]: Sides['keys']): Sides['keys'] {
   const short = /[^.\s+-]\.$/u.test(text.slice(begin, end)) ? end - 1 : end;
   return [begin < end ? begin : start, short];
 }
-const reads = (keys: string): boolean => {
-  const { status, problems } = readKeysCell(keys, 'windows');
-  return status === 'keys' && problems.length === 0 && readsAsKeys(keys);
-};
-/** Whether keys are meant as such, and are no bare letter, number or word. */
-const isSure = (keys: string): boolean => /\S ?[+-] ?\S|[⌘⌥⌃⇧^]|^F\d/u.test(keys);
-
 /** Keys in brackets or quotes at one end. */
-function wrapped(text: string, from: number, to: number): Sides[] {
+function wrapped(text: string, from: number, to: number, want: Want): Sides[] {
   const found: Sides[] = [];
   for (const [open, close] of Object.entries(BRACKETS)) {
     if (text.startsWith(close, to - close.length)) {
       const begin = text.lastIndexOf(open, to - close.length - 1);
       const name = beforeJoint(text, from, begin);
       if (begin > from)
-        found.push(...sidesIf(text, 'last', open, [from, name], [begin + open.length, to - close.length]));
+        found.push(...sidesIf(text, want, 'last', open, [from, name], [begin + open.length, to - close.length]));
     }
     if (text.startsWith(open, from)) {
       const end = text.indexOf(close, from + open.length);
       const rest = end < 0 ? to : end + close.length;
       const lead = /^[\s:=→–—|>-]*/u.exec(text.slice(rest, to))?.[0].length ?? 0;
-      if (end > 0) found.push(...sidesIf(text, 'first', open, [rest + lead, to], [from + open.length, end]));
+      if (end > 0) found.push(...sidesIf(text, want, 'first', open, [rest + lead, to], [from + open.length, end]));
     }
   }
   return found;
@@ -223,7 +231,7 @@ const beforeJoint = (text: string, from: number, to: number): number =>
   from + trimEnd(text.slice(from, Math.max(from, to)), ' \t:=→–—|>-').length;
 
 /** Keys before or behind a sign that parts them from their name. */
-function joined(text: string, from: number, to: number): Sides[] {
+function joined(text: string, from: number, to: number, want: Want): Sides[] {
   const found = new Map<string, Sides>();
   const body = text.slice(0, to);
   for (const { 0: sign, index } of body.matchAll(JOINT)) {
@@ -231,8 +239,8 @@ function joined(text: string, from: number, to: number): Sides[] {
     if (index <= from || end >= to) continue;
     // As much as reads as keys is keys: of those before a name the last, of those behind it the first.
     for (const one of [
-      ...sidesIf(text, 'last', sign, [from, index], [end, to]),
-      ...sidesIf(text, 'first', sign, [end, to], [from, index]),
+      ...sidesIf(text, want, 'last', sign, [from, index], [end, to]),
+      ...sidesIf(text, want, 'first', sign, [end, to], [from, index]),
     ])
       if (one.side === 'first' || !found.has(keyOf(one))) found.set(keyOf(one), one);
   }
@@ -240,20 +248,31 @@ function joined(text: string, from: number, to: number): Sides[] {
 }
 
 /** Keys that single blanks part from their name; as many words as read as keys. */
-function besideWords(text: string, from: number, to: number): Sides[] {
+function besideWords(text: string, from: number, to: number, want: Want): Sides[] {
   const blanks = [...text.slice(from, to).matchAll(/\s+/gu)].map(({ 0: blank, index }): readonly [number, number] => [
     from + index,
     from + index + blank.length,
   ]);
-  const last = blanks
-    .slice(-MOST_WORDS)
-    .map(([begin, end]) => sidesIf(text, 'last', '', [from, begin], [end, to]))
-    .find(([one]) => one !== undefined && isOne(text.slice(...one.keys), 'last'));
-  const first = blanks
-    .slice(0, MOST_WORDS)
-    .map(([begin, end]) => sidesIf(text, 'first', '', [end, to], [from, begin]))
-    .findLast(([one]) => one !== undefined && isOne(text.slice(...one.keys), 'first'));
-  return [...(last ?? []), ...(first ?? [])];
+  const found: Sides[] = [];
+  const words = [from, ...blanks.map(([, end]) => end)];
+  const wordAt = (i: number): string => text.slice(words[i], blanks[i]?.[0] ?? to);
+  for (let i = Math.max(0, blanks.length - MOST_WORDS); i < blanks.length && want('last', ''); i++) {
+    const [begin, end] = blanks[i] as readonly [number, number];
+    if (!mayBegin(wordAt(i + 1))) continue;
+    const [one] = sidesIf(text, want, 'last', '', [from, begin], [end, to]);
+    if (!one || !isOne(text.slice(...one.keys), 'last')) continue;
+    found.push(one);
+    break;
+  }
+  for (let i = Math.min(MOST_WORDS, blanks.length) - 1; i >= 0 && want('first', ''); i--) {
+    const [begin, end] = blanks[i] as readonly [number, number];
+    if (!mayEnd(wordAt(i))) continue;
+    const [one] = sidesIf(text, want, 'first', '', [end, to], [from, begin]);
+    if (!one || !isOne(text.slice(...one.keys), 'first')) continue;
+    found.push(one);
+    break;
+  }
+  return found;
 }
 
 /**

@@ -1,6 +1,6 @@
 import type { RawTable, RawTables, Span } from '../tables';
 import type { Line } from './lines';
-import { pageLines } from './pageLines';
+import { linesOfTree } from './pageLines';
 import type { HeadedLine } from './readLinePairs';
 import { listOfLines } from './readLines';
 
@@ -9,8 +9,8 @@ import { listOfLines } from './readLines';
  * or in the next. Places are those of the page.
  * @throws UnreadableList past 20,000 rows.
  */
-export function readPageLines(html: string): RawTables {
-  const seen = pageLines(html);
+export function readPageLines(tree: Parameters<typeof linesOfTree>[0]): RawTables {
+  const seen = linesOfTree(tree);
   const lines: HeadedLine[] = [];
   let from = 0;
   for (const { text, heads } of seen) {

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { readWebPage } from './readWebPage';
+import { readWebPage, treeOf } from './readWebPage';
 
 /** Each table as its headings and its rows, a heading row with a mark before it. */
 const read = (html: string) => {
   const [placed, unplaced] = [true, false].map((places) =>
-    readWebPage(html, places).tables.map(({ headings, rows }) => [
+    readWebPage(treeOf(html, places)).tables.map(({ headings, rows }) => [
       headings.join(' › '),
       ...rows.map((row) => `${row.heading ? '# ' : ''}${row.cells.join(' | ')}`),
     ]),
@@ -64,16 +64,16 @@ describe('tables of a web page', () => {
 
   it('has the page’s title from a lone first heading, else from the page', () => {
     const one = `<table>${row('A')}</table>`;
-    expect(readWebPage(`<title>T</title><h1>Keys of it</h1>${one}`).title).toBe('Keys of it');
-    expect(readWebPage(`<title>T</title><h1>Files</h1>${one}<h1>View</h1>${one}`)).toMatchObject({
+    expect(readWebPage(treeOf(`<title>T</title><h1>Keys of it</h1>${one}`)).title).toBe('Keys of it');
+    expect(readWebPage(treeOf(`<title>T</title><h1>Files</h1>${one}<h1>View</h1>${one}`))).toMatchObject({
       title: 'T',
       tables: [{ headings: ['Files'] }, { headings: ['View'] }],
     });
-    expect(readWebPage(one).title).toBeNull();
+    expect(readWebPage(treeOf(one)).title).toBeNull();
   });
 
   it('numbers rows over all tables of the page', () => {
-    const { tables } = readWebPage(`<table>${row('A')}${row('B')}</table><table>${row('C')}</table>`);
+    const { tables } = readWebPage(treeOf(`<table>${row('A')}${row('B')}</table><table>${row('C')}</table>`));
     expect(tables.map((table) => table.rows.map((one) => one.line))).toEqual([[1, 2], [3]]);
   });
 });

@@ -43,11 +43,9 @@ const ENOUGH = 4 * LONGEST_CELL;
 /**
  * The tables and lists of a web page, each under the headings that stand before it (its caption last). Only innermost
  * tables count, so that a page laid out with tables still gives its lists. Nothing of the page is run or fetched.
- * @param places whether anybody asks where its cells stand; without that a page is read in two thirds of the time.
  * @throws UnreadableList past 20,000 rows, or for a page nested deeper than any real one.
  */
-export function readWebPage(html: string, places = true): RawTables {
-  const { tree, holdsTable } = treeOf(html, places);
+export function readWebPage({ tree, holdsTable }: ReturnType<typeof treeOf>): RawTables {
   return readPage(tree, (node) => holdsTable.has(node));
 }
 
@@ -122,6 +120,7 @@ export function readPage(tree: Root, holdsTable: (element: Element) => boolean):
 /**
  * The tree of a page, and which elements have a table inside them. How deep and how large it grows is looked at while it
  * is built: a page of five million characters can nest deep enough to take all memory there is before it is whole.
+ * @param places whether anybody asks where its cells stand; without that a page is read in two thirds of the time.
  * @throws UnreadableList where it grows deeper or larger than any real one.
  */
 export function treeOf(html: string, places = true) {
