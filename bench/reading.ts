@@ -25,6 +25,7 @@ const MOST_GROWTH = 2.5;
 const PACKAGES: Readonly<Record<string, (text: string, bytes: Uint8Array) => unknown>> = {
   table: (text) => Papa.parse(text),
   'web page': (text) => parse(text, { sourceCodeLocationInfo: true }),
+  'page of boxes': (text) => parse(text, { sourceCodeLocationInfo: true }),
   Markdown: (text) => parser.configure([Table]).parse(text),
   JSON: (text) => parseTree(text),
   XML: (text) => parseXml(text, { includeOffsets: true }),

@@ -64,6 +64,26 @@ const TEXTS: Readonly<Record<string, (rows: readonly Row[]) => string>> = {
       (group) => `${group}\n${'='.repeat(group.length)}`,
       ({ name, keys }) => `${name.padEnd(30)}${keys}`,
     ),
+  lines: (rows) =>
+    inGroups(
+      rows,
+      (group) => `# ${group}`,
+      ({ name, keys }) => `${name} (${keys})`,
+    ),
+  'page of boxes': (rows) =>
+    `<!doctype html><title>Keys</title>\n${inGroups(
+      rows,
+      (group) => `<h2>${group}</h2>`,
+      ({ name, keys }) => `<div><span>${name}</span> <kbd>${keys}</kbd></div>`,
+    )}`,
+  'manual source': (rows) =>
+    `.TH DESK 1\n${inGroups(
+      rows,
+      (group) => `.SH ${group}`,
+      ({ name, keys }) => `.TP\n.B ${keys}\n${name}`,
+    )}\n`,
+  'program text': (rows) =>
+    `export default [\n${rows.map(({ name, keys }) => `  { name: '${name}', keys: '${keys}' },`).join('\n')}\n];\n`,
   'accelerator map': (rows) =>
     rows.map(({ name, keys, group }) => `(accel_path "<Main>/${group}/${name}" "${toolkit(keys)}")`).join('\n'),
   JSON: (rows) =>

@@ -136,13 +136,10 @@ function waysOf(lines: readonly Line[], start: Start): Ways | null {
 
 /** The sides of a line as most lines have theirs; null where it has none. */
 function bestSides(line: Line, start: Start, { side, joints }: Ways): Sides | null {
-  // A sign that parts name and keys elsewhere is no key.
-  const some = sidesOf(line.text, start, (from, joint) => from === side && joints.includes(joint)).filter(
-    (one) => !joints.includes(line.text.slice(...one.keys).trim()),
-  );
   for (const joint of joints) {
-    const one = some.find((each) => each.joint === joint);
-    if (one) return one;
+    const [one] = sidesOf(line.text, start, (from, sign) => from === side && sign === joint);
+    // A sign that parts name and keys elsewhere is no key.
+    if (one && !joints.includes(line.text.slice(...one.keys).trim())) return one;
   }
   return null;
 }
