@@ -307,7 +307,7 @@ function mostlyInColumns(text: string): boolean {
 }
 
 /** A name of several words before a value in quotes or brackets. */
-const NAMED_VALUE = /^[^:#"'\n]{1,60}: ["'[]/u;
+const NAMED_VALUE = /^[\p{L}\p{N} _./-]{1,60}: ["'[]/u;
 /** Whether most lines can be of YAML: names with a colon behind them, items, comments, what is set in from them. */
 function mostlyYaml(text: string): boolean {
   const lines = text.split('\n', 400).filter((line) => line.trim() !== '');

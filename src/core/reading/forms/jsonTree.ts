@@ -1,4 +1,6 @@
 import { type Node as JsonNode, type ParseError, parseTree } from 'jsonc-parser';
+import { MOST_ROWS, UnreadableList } from '../tables';
+import { tooMany } from './tooMany';
 import { DEEPEST_TREE, type Entry, type Tree, tooDeep } from './tree';
 
 /** JSON, with comments and commas at the end too; null where the text is none. */
@@ -9,7 +11,7 @@ export function jsonTree(text: string): Tree | null {
   return root && errors.length === 0 ? ofJson(root, 0) : jsonLines(text);
 }
 
-/** A record in each line, with nothing between them; null where lines are otherwise. */
+/** A record in each line, with nothing between them; null where lines are otherwise. @throws UnreadableList past 20,000 rows. */
 function jsonLines(text: string): Tree | null {
   const items: Tree[] = [];
   let at = 0;
@@ -18,6 +20,7 @@ function jsonLines(text: string): Tree | null {
     const from = at;
     at += line.length + 1;
     if (line.trim() === '') continue;
+    if (items.length > MOST_ROWS) throw new UnreadableList(tooMany);
     const root = line.trimStart().startsWith('{') ? parseTree(line, errors) : undefined;
     if (root?.type !== 'object' || errors.length > 0) return null;
     items.push(moved(ofJson(root, 1), from));
