@@ -115,6 +115,23 @@ nmap g paper
   PgUp            One plate back
   Alt+P           Press it flat
 `,
+  'blocks that bind': `desk {
+    bind "Ctrl k" { Fold; }
+    bind "Ctrl Shift l" { Lift; }
+    bind "F5" {
+        Turn;
+    }
+    bind "Alt p" { Press; }
+    bind "Alt m" { Mask; }
+}
+`,
+  'a list in a program': `export const keys = {
+  fold: 'Ctrl+K',
+  lift: "Ctrl+Shift+L",
+  turn: ['F5', 'Ctrl+R'],
+  press: 'Alt+P', // often
+};
+`,
   'elements of a tree': `<keys>
   <action><name>fold</name><key>&lt;Control&gt;k</key></action>
   <action><name>lift</name><key>&lt;Control&gt;&lt;Shift&gt;l</key></action>
@@ -224,6 +241,36 @@ describe.each(FORMS)('a file written back: %s', (form) => {
       { numRuns: 40 },
     );
     expect(compared).toBeGreaterThan(5);
+  });
+});
+
+describe('a file that has the keys of a command in several places', () => {
+  it.each([
+    [
+      'fields',
+      '[{"command":"fold","key":"k","ctrl":true},{"command":"lift","key":"l","ctrl":true},{"command":"turn","key":"F5","ctrl":false},{"command":"press","key":"p","ctrl":true}]',
+    ],
+    ['columns', 'Command;Ctrl;Shift;Key\nfold;x;;K\nlift;x;x;L\nturn;;;F5\npress;x;;P\n'],
+    [
+      'strokes that lead on',
+      'Chain = "Ctrl X" {\n Key = "F" { fold }\n Key = "L" { lift }\n Key = "T" { turn }\n Key = "P" { press }\n}\n',
+    ],
+    [
+      'sections',
+      '[key]\ndo=fold\nkey=k\nctrl=yes\n\n[key]\ndo=lift\nkey=l\n\n[key]\ndo=turn\nkey=F5\n\n[key]\ndo=press\nkey=p\n',
+    ],
+  ])('is left as it is, and says why: %s', (_, file) => {
+    const source = readSource(file, NO_CHOICES);
+    const wanted = wantedOf(source, new Map([[2, ['Mod+F9']]]));
+    expect(wanted.map((one) => one.name)).toEqual(['fold', 'lift', 'turn', 'press']);
+    const { text, commands } = writeBack(source, spellingOf(source), source, wanted);
+    expect(text).toBe(file);
+    expect(commands.map(({ did, why }) => [did, why?.text ?? null])).toEqual([
+      ['nothing', null],
+      ['nothing', null],
+      ['nothing', expect.stringContaining('stand in several places of this file')],
+      ['nothing', null],
+    ]);
   });
 });
 

@@ -20,7 +20,7 @@ const areKeys = (text: string): boolean => {
   return status === 'keys' && problems.length === 0;
 };
 
-type Opened = { readonly keys: Written; readonly from: number };
+type Opened = { readonly keys: Written; readonly from: number; readonly quoted: boolean };
 function openedBy(line: Line): Opened | null {
   const set = indentOf(line.text);
   const found = COMMENT.test(line.text) ? null : OPENS.exec(line.text.slice(set));
@@ -33,7 +33,7 @@ function openedBy(line: Line): Opened | null {
   const bare = /^"[^"]*"$/u.test(own.text)
     ? unquoted(own)
     : { ...own, text: own.text.replace(/"\s+"/gu, '\n').replace(/"/gu, '') };
-  return { keys: bare, from: set + whole.length };
+  return { keys: bare, from: set + whole.length, quoted: own.text.startsWith('"') };
 }
 
 /**
@@ -58,7 +58,9 @@ export function bracedRows(lines: readonly Line[]): RawRow[] | null {
       left(line, 'A comment.');
       continue;
     }
-    if (own && areKeys(own.keys.text)) {
+    // What is in quotes is meant as keys where it binds as the others do, whether it can be read or not.
+    const meant = own !== null && (areKeys(own.keys.text) || (own.quoted && line.text.trimEnd().endsWith('}')));
+    if (own && meant) {
       const inside = insideOf(lines, i, own.from);
       const strokes = [...open.flatMap((one) => one.strokes ?? []), own.keys.text].join(' then ');
       if (inside === 'blocks') {

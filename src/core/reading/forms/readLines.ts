@@ -65,7 +65,8 @@ export function listOfLines(lines: readonly HeadedLine[]): readonly RawTable[] {
   lines.forEach((line, i) => {
     if (line.text.trim() === '') return;
     const base = { line: line.number, heading: false };
-    const sides = line.heads ? null : bestSides(line, starts, ways);
+    const comment = /^\s*(?:\/\/|;|--\s)/u.test(line.text);
+    const sides = line.heads || comment ? null : bestSides(line, starts, ways);
     if (sides) {
       found.add({
         ...base,
@@ -74,11 +75,18 @@ export function listOfLines(lines: readonly HeadedLine[]): readonly RawTable[] {
       return;
     }
     const whole = partOf(line, 0);
-    const heading = line.heads
-      ? whole.text
-      : (/^\[([^[\]]{1,80})\]$/u.exec(whole.text)?.[1] ?? headingIn(whole.text, lines[i + 1]));
+    const heading = comment
+      ? null
+      : line.heads
+        ? whole.text
+        : (/^\[([^[\]]{1,80})\]$/u.exec(whole.text)?.[1] ?? headingIn(whole.text, lines[i + 1]));
     if (heading !== null) found.under([heading]);
-    found.add({ ...base, ...rowCells([whole]), heading: heading !== null, left: heading === null ? NO_KEYS : HEADS });
+    found.add({
+      ...base,
+      ...rowCells([whole]),
+      heading: heading !== null,
+      left: comment ? 'A comment.' : heading === null ? NO_KEYS : HEADS,
+    });
   });
   return found.tables().map((table) => ({ ...table, header: HEADER }));
 }

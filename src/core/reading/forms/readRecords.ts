@@ -251,6 +251,11 @@ function together(records: readonly (readonly Field[])[]): readonly (readonly Fi
   );
 }
 
+/** Codes of D-Bus for what is a number or a switch, as schemas of settings have them: such a default is no key. */
+const SCALAR = /^[bynqiuxtd]$/u;
+const isSetting = (fields: ReadonlyMap<string, Field>): boolean =>
+  fields.has('default') && SCALAR.test(fields.get('type')?.text ?? '');
+
 function tableOf(
   place: readonly string[],
   records: readonly { at: number; whole: Span; fields: readonly Field[] }[],
@@ -273,6 +278,7 @@ function tableOf(
         spans: cells.map((one) => one?.span ?? [at, at]),
         whole,
         heading: false,
+        ...(isSetting(byName) ? { left: 'A setting that is a number or a switch.' } : {}),
         ...(joined ? { apart: true as const } : {}),
       },
     ];
