@@ -3,7 +3,7 @@ import { trimEnd } from '../text/trimEnd';
 /** A name without note marks, leaders, the dots that announce a dialog, and the colon of a heading. */
 export function cleanName(text: string): string {
   const bare = withoutNoteMarks(unmarked(text.trim()))
-    .replace(/^[•·‣\-–—]\s+/u, '')
+    .replace(/^(?:[•·‣▪◦●*\-–—]|\[[ xX]?\])\s+/u, '')
     .replace(/\s+/g, ' ');
   const dots = trimEnd(bare, '.');
   const open = dots.endsWith('…') ? dots.slice(0, -1) : bare.length - dots.length > 2 ? dots : null;

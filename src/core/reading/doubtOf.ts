@@ -32,7 +32,7 @@ export function doubtOf(rows: readonly ReadRow[]): string | null {
 }
 
 const ONLY_CUT = /^Its name is longer than [^.]*\.$/u;
-const WITH_HELD = /(?:^|\s)(?:ctrl|control|alt|shift|cmd|strg|⌘|⌃|⌥|⇧)\s?[+-]?\s?\S/iu;
+const WITH_HELD = /(?:^|[\s([{<"'`])(?:ctrl|control|alt|shift|cmd|strg|⌘|⌃|⌥|⇧)\s?[+-]?\s?\S/iu;
 /** A sign or a key with Ctrl in quotes, behind what it does. */
 const QUOTED = /\p{L} (?:'(?:\^?[^\s']|<\p{L}+>)'|‘(?:\^?[^\s’]|<\p{L}+>)’|`(?:\^?[^\s`]|<\p{L}+>)`)(?:$|,? )/u;
 

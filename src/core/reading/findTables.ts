@@ -29,7 +29,7 @@ import { type FormRead, type RawTables, UnreadableList } from './tables';
 const TRIED = 20_000;
 const MOST_JUDGED = 300;
 /** Keys with a modifier within other words. */
-const HOLDS_KEYS = /(?:^|\s)(?:ctrl|control|alt|shift|cmd|strg)[+-]\S/iu;
+const HOLDS_KEYS = /(?:^|[\s([{<"'`])(?:ctrl|control|alt|shift|cmd|strg)[+-]\S/iu;
 /** The line under the head of a table in Markdown. */
 const RULED = /^\|? ?:?-{3,}:? ?\|[ :|-]*$/mu;
 

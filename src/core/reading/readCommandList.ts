@@ -12,6 +12,7 @@ import { readKeysCell } from './readKeysCell';
 import { type Reader, type ReadRow, readTable } from './readTable';
 import { readShown } from './shown/readShown';
 import type { FormRead, RawRow, RawTable, RawTables } from './tables';
+import { withoutCounts } from './withoutCounts';
 
 export type Reading = {
   readonly title: string | null;
@@ -90,7 +91,7 @@ export function readTables(
   };
   tables.forEach((table, t) => {
     const [head, group] = [heads[t], groups.of[t]];
-    if (head && group) readTable(table, head, group.roles, reader);
+    if (head && group) readTable(withoutCounts(table, group.roles.indexOf('name')), head, group.roles, reader);
   });
   rows.sort((a, b) => a.line - b.line);
   return {

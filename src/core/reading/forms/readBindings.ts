@@ -290,7 +290,8 @@ function waysOf(lines: readonly Line[], variables: ReadonlyMap<string, string>):
     if (comment !== '' && /\s$/u.test(comment)) continue;
     if (SETS.test(line.text)) continue;
     told++;
-    if (isKeys(first) && !/^:?=$/u.test(words[1]?.text ?? '')) bare++;
+    // A number with a dot behind it counts the lines.
+    if (isKeys(first) && !/^:?=$/u.test(words[1]?.text ?? '') && !/^\d{1,3}[.):]$/u.test(first)) bare++;
     const rest = words.slice(1).filter((one) => !/^-+[a-z]+$/iu.test(one.text));
     const some = byWord.get(first);
     if (some && some.length < LOOKED_AT) some.push(rest);

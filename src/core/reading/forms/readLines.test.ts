@@ -99,6 +99,28 @@ describe('a list of lines', () => {
     expect(placesIn(page)[1]).toMatch(/^fold sheet\b.*ctrl\+shift\+f$/);
   });
 
+  it.each(['• ', '- ', '* ', '1. ', '1) ', '[ ] ', '    '])(
+    'is read whatever form it has, with “%s” before each line',
+    (before) => {
+      const ways: Readonly<Record<string, Line>> = {
+        brackets: (name, keys) => `${name} (${keys})`,
+        colon: (name, keys) => `${name}: ${keys}`,
+        'keys first': (name, keys) => `${keys} ${name}`,
+        'spaced keys first': (name, keys) => `${spaced(keys)} ${name}`,
+        tab: (name, keys) => `${name}\t${keys}`,
+        semicolon: (name, keys) => `${name};${keys}`,
+        leader: (name, keys) => `${name} ..... ${keys}`,
+        setting: (name, keys) => `${name} = ${keys}`,
+        dash: (name, keys) => `${name} - ${keys}`,
+        word: (name, keys) => `${name} Shortcut: ${keys}`,
+      };
+      for (const [way, line] of Object.entries(ways)) {
+        const text = linesOf((name, keys, i) => before.replace('1', `${i}`) + line(name, keys, i));
+        expect([way, ...commandsIn(text)]).toEqual([way, ...WANTED]);
+      }
+    },
+  );
+
   it('leaves out what has no keys where others have them, and takes what heads them for their place', () => {
     const read = readCommandList(
       'All keys at a glance, as of today.\n\n# Repair\nLift stain (Ctrl+K)\nDust sweep (F3)\n[Desk]\nFold sheet (Ctrl+F)\nWeigh it by hand\nPress flat (old way)\n',

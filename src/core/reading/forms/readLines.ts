@@ -289,5 +289,7 @@ function isOne(keys: string, side: Sides['side']): boolean {
   if (words.length < 2) return true;
   const outer = (side === 'last' ? words[0] : words.at(-1)) ?? '';
   const rest = (side === 'last' ? words.slice(1) : words.slice(0, -1)).join(' ');
+  // What is joined to it by a plus belongs to it.
+  if (/^[+]|[+]$/u.test(rest)) return true;
   return isSure(outer) || /^.$/u.test(outer) || !reads(outer) || !reads(rest);
 }

@@ -47,7 +47,8 @@ export function readSettings(text: string): RawTables {
 function settingOf(line: Line): RawRow {
   const base = { line: line.number, heading: false };
   const sign = COMMENT.exec(line.text)?.[0];
-  const read = sidesOf(line, sign?.length ?? 0);
+  const bullet = /^\s*[•·‣▪◦●]\s+/u.exec(line.text)?.[0].length;
+  const read = sidesOf(line, sign?.length ?? bullet ?? 0);
   // A sentence may hold a sign of equality, but no name of a setting has so many words.
   if (read && !(sign !== undefined && (read[0].text.split(' ').length > 3 || /^[([]|[,;:]$/u.test(read[0].text))))
     return { ...base, ...rowCells(read), ...(sign === undefined ? {} : { commentedOut: true }) };
