@@ -2,7 +2,7 @@ import type { RawRow, RawTable } from './tables';
 
 const COUNT = /^\d{1,4}[.)]\s+(?=\S)/u;
 /** A word behind a name that only says that keys follow. */
-const CALLS = /\s+(?:short ?cut|hot ?key|key|tastenkürzel|raccourci|atajo)s?:?$/iu;
+const CALLS = /(?<=\s)(?:short ?cut|hot ?key|key|tastenkürzel|raccourci|atajo)s?:?$/iu;
 const [FEWEST, MOSTLY] = [4, 0.8];
 
 /**
@@ -20,13 +20,14 @@ export function withoutCounts(table: RawTable, name: number): RawTable {
   const bare = (row: RawRow): RawRow => {
     const cell = row.cells[name] ?? '';
     const lead = counted ? (COUNT.exec(cell)?.[0].length ?? 0) : 0;
-    const tail = called ? (CALLS.exec(cell)?.[0].length ?? 0) : 0;
+    const kept = cell.slice(lead, cell.length - (called ? (CALLS.exec(cell)?.[0].length ?? 0) : 0)).trimEnd();
+    const tail = cell.length - lead - kept.length;
     const [from, to] = row.spans[name] ?? [0, 0];
     // Where a cell is written otherwise than it reads, its place stays what it is.
     const whole = to - from === cell.length;
     return {
       ...row,
-      cells: row.cells.map((one, i) => (i === name ? one.slice(lead, one.length - tail) : one)),
+      cells: row.cells.map((one, i) => (i === name ? kept : one)),
       spans: row.spans.map((one, i) => (i === name && whole ? [from + lead, to - tail] : one)),
     };
   };
