@@ -1,4 +1,5 @@
 import { MODIFIER_WORDS } from '../chord/modifierWords';
+import { isPlainName } from './mayBeKeys';
 import { readKeysCell } from './readKeysCell';
 import type { Role } from './roles';
 import type { RawRow, RawTable } from './tables';
@@ -49,7 +50,7 @@ export function isHeaderRow(row: Pick<RawRow, 'cells' | 'heading'>, first = true
 
 /** Whether a cell reads as keys; words such as “command” alone are held keys as well, but no sign of them. */
 export const readsAsKeys = (cell: string): boolean =>
-  !isModifier(cell) && readKeysCell(cell, 'windows').status === 'keys';
+  !isModifier(cell) && !isPlainName(cell) && readKeysCell(cell, 'windows').status === 'keys';
 const areAllKeys = (cell: string): boolean => readKeysCell(cell, 'windows').problems.length === 0;
 const isModifier = (cell: string): boolean => MODIFIER_WORDS[cell.toLowerCase()] !== undefined;
 
@@ -171,7 +172,7 @@ function profileOf(cells: readonly string[]): Column {
     filled.length === 0 ? 0 : filled.filter(test).length / filled.length;
   // What says that there are no keys speaks neither for nor against them, where some are said.
   const told = filled.filter((cell) => !EMPTY.test(cell));
-  const read = new Map(filled.map((cell) => [cell, readKeysCell(cell, 'windows')]));
+  const read = new Map(filled.map((cell) => [cell, isPlainName(cell) ? undefined : readKeysCell(cell, 'windows')]));
   const isKeys = (cell: string): boolean => read.get(cell)?.status === 'keys' || MEDIA_KEY.test(cell);
   const ofKeys = (test: (cell: string) => boolean): number =>
     told.length >= Math.max(3, 0.2 * filled.length) ? told.filter(test).length / told.length : share(test);

@@ -1,6 +1,7 @@
+import { mayBegin } from '../mayBeKeys';
 import { HEADS, type RawTable } from '../tables';
 import { partOf, rowCells } from './cells';
-import { isSure, mayBegin, reads } from './keysInLine';
+import { isSure, reads } from './keysInLine';
 import type { Line } from './lines';
 import { underHeadings } from './underHeadings';
 

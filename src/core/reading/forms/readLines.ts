@@ -1,7 +1,8 @@
 import { trimEnd } from '../../text/trimEnd';
+import { mayBegin, mayEnd } from '../mayBeKeys';
 import { HEADS, type RawTable, type RawTables } from '../tables';
 import { partOf, rowCells, unquoted } from './cells';
-import { isSure, mayBegin, mayEnd, reads } from './keysInLine';
+import { isSure, reads } from './keysInLine';
 import { indentOf, type Line, linesOf } from './lines';
 import { headingIn } from './readColumns';
 import { type HeadedLine, readLinePairs } from './readLinePairs';
