@@ -1,7 +1,6 @@
 import { guessRoles, headOf } from './columnRoles';
 import { jsonTree } from './forms/jsonTree';
 import { indentOf, lineAt } from './forms/lines';
-import { literalTree } from './forms/literalTree';
 import { looksLikePage } from './forms/looksLikePage';
 import { menuChoices } from './forms/menuChoices';
 import { readAccelerators } from './forms/readAccelerators';
@@ -11,6 +10,7 @@ import { readLines } from './forms/readLines';
 import { looksLikeManual, readManual } from './forms/readManual';
 import { looksLikeMarkdown, nestsTooDeep, readMarkdown } from './forms/readMarkdown';
 import { readPageLines } from './forms/readPageLines';
+import { readProgram } from './forms/readProgram';
 import { bracedTree, propertyTree, readProperties } from './forms/readPropertyList';
 import { readRecords } from './forms/readRecords';
 import { readSettings } from './forms/readSettings';
@@ -28,6 +28,8 @@ import { type FormRead, type RawTables, UnreadableList } from './tables';
 /** So much of a text is read in every way there is, to see which makes most sense of it. */
 const TRIED = 20_000;
 const MOST_JUDGED = 300;
+/** Words that begin a line of a program. */
+const OF_PROGRAM = /^(?:export|module\.exports|import|const|let|var|local|return)\b/mu;
 /** Keys with a modifier within other words. */
 const HOLDS_KEYS = /(?:^|[\s([{<"'`])(?:ctrl|control|alt|shift|cmd|strg)[+-]\S/iu;
 /** The line under the head of a table in Markdown. */
@@ -47,14 +49,8 @@ type Reader = {
 const READERS: readonly Reader[] = [
   { form: 'accelerator map', fits: (text) => /^ {0,8};? {0,8}\([\w-]+ "/mu.test(text), read: readAccelerators },
   {
-    form: 'program text',
-    fits: (text) => /^(?:export|module\.exports|import|const|let|var|local|return)\b/mu.test(text),
-    read: (text) => records('program text', literalTree(text), text),
-    whole: true,
-  },
-  {
     form: 'YAML',
-    fits: (text) => mostlyYaml(text) && !nestsTooDeep(text),
+    fits: (text) => !OF_PROGRAM.test(text) && mostlyYaml(text) && !nestsTooDeep(text),
     read: (text) => records('YAML', yamlTree(text), text),
     whole: true,
   },
@@ -76,7 +72,7 @@ const READERS: readonly Reader[] = [
   {
     form: 'program text',
     fits: (text) => /(?:=|\breturn|\bdefault|\()\s{0,20}[[{]/u.test(text),
-    read: (text) => records('program text', literalTree(text), text),
+    read: readProgram,
     whole: true,
   },
   {
@@ -130,24 +126,38 @@ function ofOneForm(text: string, places: boolean): RawTables | null {
   // A part of a web page is one, however well it is formed.
   const ofPage = /^(?:table|div|dl|ul|ol|body|main)$/iu.test(xml?.root?.name ?? '');
   if (xml && !ofPage && isManual(xml)) {
-    const page = readPage(manualTree(xml, menuChoices(xml, 0).length > 0), () => false);
-    const rows = page.tables.reduce((sum, table) => sum + table.rows.length, 0);
-    return { ...page, tables: [...page.tables, ...menuChoices(xml, rows)], format: 'XML' };
+    const choices = menuChoices(xml);
+    const page = readPage(manualTree(xml, choices.length > 0), () => false);
+    const before = page.tables.reduce((sum, table) => sum + table.rows.length, 0);
+    const behind = choices.map((table) => ({
+      ...table,
+      rows: table.rows.map((row) => ({ ...row, line: before + row.line })),
+    }));
+    return { ...page, tables: [...page.tables, ...behind], format: 'XML' };
   }
   if (xml && !ofPage && !/^(?:section|article)$/iu.test(xml.root?.name ?? ''))
     return records('XML', xmlTree(xml, text), text);
   return looksLikePage(text) ? pageOrLines(text, places) : null;
 }
 
+/** So many rows that make sense as commands tell that a page has a list. */
 const FEW = 3;
-/** A web page by its tables and lists, or by its lines, where these make more sense. */
+/** A web page by its tables and lists, or by its lines, where only these make sense. */
 function pageOrLines(text: string, places: boolean): RawTables {
   const parsed = treeOf(text, places);
   const page = readWebPage(parsed);
-  const sense = senseOf(page);
-  if (sense >= FEW) return page;
+  if (makesSense(page)) return page;
   const lines = readPageLines(parsed.tree);
-  return senseOf(lines) > Math.max(FEW - 1, 1.1 * sense) ? lines : page;
+  return makesSense(lines) ? lines : page;
+}
+
+/** Whether some of its tables make sense as lists of commands; most tell so by the first. */
+function makesSense(raw: RawTables): boolean {
+  let sense = 0;
+  return raw.tables.some((table) => {
+    sense += senseOf({ ...raw, tables: [table] });
+    return sense >= FEW;
+  });
 }
 
 function records(format: FormRead, tree: Tree | null, text: string): RawTables | null {

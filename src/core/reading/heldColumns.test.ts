@@ -67,6 +67,24 @@ describe('keys that stand in several columns', () => {
       ['cmd+K', 'L'],
     ],
     [
+      'ticks, and crosses where none is',
+      ['Name', 'Ctrl', 'Alt', 'Key'],
+      [
+        ['Fold', '✓', '✗', 'K'],
+        ['Lift', '✗', '✗', 'L'],
+      ],
+      ['Ctrl+K', 'L'],
+    ],
+    [
+      'crosses alone',
+      ['Name', 'Ctrl', 'Alt', 'Key'],
+      [
+        ['Fold', '✗', '', 'K'],
+        ['Lift', '', '×', 'L'],
+      ],
+      ['Ctrl+K', 'Alt+L'],
+    ],
+    [
       'no key, and so no modifier',
       ['Ctrl', 'Key'],
       [

@@ -6,10 +6,9 @@ const OF_ONE =
 /** What the key is called that they belong to, and what holds all its modifiers by their words. */
 const OF_KEY = /^(?:keys?|key[-_ ]?(?:name|code|sym|char)?|chord|hot ?key|short ?cut|taste|touche|tecla)$/iu;
 const OF_ALL = /^(?:mask|mods?|modifiers?|mod[-_ ]?keys?|key[-_ ]?modifiers?)$/iu;
-const [HELD, NOT_HELD] = [
-  /^(?:true|yes|on|1|x|y|ja|✓|✔|✗|●|•|\+)$/iu,
-  /^(?:|false|no|off|0|n|nein|[-–—]|null|none)$/iu,
-];
+const [HELD, NOT_HELD] = [/^(?:true|yes|on|1|x|y|ja|✓|✔|●|•|\+)$/iu, /^(?:|false|no|off|0|n|nein|[-–—]|null|none)$/iu];
+/** A mark of what is so where nothing else marks it, and of what is not so beside ticks. */
+const CROSS = /^[✗✘×]$/u;
 
 const LETTERS: Readonly<Record<string, string>> = {
   A: 'Alt',
@@ -30,6 +29,8 @@ export type Apart = {
   readonly key: number;
   readonly all: number | null;
   readonly ones: readonly (readonly [column: number, word: string])[];
+  /** Whether a cross marks what is held, as no tick does beside it. */
+  readonly crosses: boolean;
 };
 
 /** How the keys of a table stand in several columns; null where they don't. */
@@ -39,24 +40,29 @@ export function keysApart(names: readonly string[], rows: readonly (readonly (st
   // Fields of a record within a record are called by both: `binding key` belongs to `binding modifiers`.
   const outer = names[key]?.trim().slice(0, -lastOf(names[key] ?? '').length) ?? '';
   const bare = names.map((name) => (name.trim().startsWith(outer) ? name.trim().slice(outer.length) : ''));
+  const cellsOf = (column: number): string[] => rows.map((row) => (row[column] ?? '').trim());
   const ones = bare.flatMap((name, column): [number, string][] => {
     const word = OF_ONE.exec(name)?.[1];
-    const cells = word === undefined ? [] : rows.map((row) => (row[column] ?? '').trim());
-    const told = cells.every((cell) => HELD.test(cell) || NOT_HELD.test(cell)) && cells.some((cell) => cell !== '');
+    const cells = word === undefined ? [] : cellsOf(column);
+    const told =
+      cells.every((cell) => HELD.test(cell) || NOT_HELD.test(cell) || CROSS.test(cell)) &&
+      cells.some((cell) => cell !== '');
     return word !== undefined && told ? [[column, word === 'command' ? 'cmd' : word]] : [];
   });
   const all = bare.findIndex((name, column) => column !== key && OF_ALL.test(name));
-  return ones.length === 0 && all < 0 ? null : { key, all: all < 0 ? null : all, ones };
+  const crosses = !ones.some(([column]) => cellsOf(column).some((cell) => HELD.test(cell)));
+  return ones.length === 0 && all < 0 ? null : { key, all: all < 0 ? null : all, ones, crosses };
 }
 
 /** Keys that stand in several cells, in one; an empty one where no key stands. */
-export function keysTogether({ key, all, ones }: Apart, cells: readonly (string | undefined)[]): string {
+export function keysTogether({ key, all, ones, crosses }: Apart, cells: readonly (string | undefined)[]): string {
   const pressed = (cells[key] ?? '').trim();
   const mask = all === null ? '' : (cells[all] ?? '').trim();
   const words = /^[ACSWMH4]+$/u.test(mask)
     ? [...mask].map((letter) => LETTERS[letter] ?? letter)
     : mask.split(/[|,+\s]+/u).filter((word) => word !== '' && !/^none$/iu.test(word));
-  const held = ones.flatMap(([column, word]) => (HELD.test((cells[column] ?? '').trim()) ? [word] : []));
+  const isHeld = (cell: string): boolean => HELD.test(cell) || (crosses && CROSS.test(cell));
+  const held = ones.flatMap(([column, word]) => (isHeld((cells[column] ?? '').trim()) ? [word] : []));
   return pressed === '' ? '' : [...words, ...held, pressed].join('+');
 }
 

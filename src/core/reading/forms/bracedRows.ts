@@ -1,7 +1,7 @@
 import { trimEnd } from '../../text/trimEnd';
-import { readKeysCell } from '../readKeysCell';
 import type { RawRow } from '../tables';
 import { partOf, rowCells, unquoted, type Written } from './cells';
+import { reads } from './keysInLine';
 import { indentOf, type Line } from './lines';
 
 const COMMENT = /^\s*(?:#|\/\/|;)/u;
@@ -14,11 +14,6 @@ const PART = /^\s*(\p{L}[\w -]{0,60}?)\s*\{\s*$/u;
 const SAID = /^\p{L}\w{0,30}[ \t]{0,4}=[ \t]{0,4}(?="[^"]*"$)/u;
 const FEWEST = 3;
 const MOST_INSIDE = 12;
-
-const areKeys = (text: string): boolean => {
-  const { status, problems } = readKeysCell(text, 'windows');
-  return status === 'keys' && problems.length === 0;
-};
 
 type Opened = { readonly keys: Written; readonly from: number; readonly quoted: boolean };
 function openedBy(line: Line): Opened | null {
@@ -44,7 +39,7 @@ function openedBy(line: Line): Opened | null {
 export function bracedRows(lines: readonly Line[]): RawRow[] | null {
   const opened = lines.map(openedBy);
   const some = opened.filter((one) => one !== null);
-  const keyed = some.filter((one) => areKeys(one.keys.text)).length;
+  const keyed = some.filter((one) => reads(one.keys.text)).length;
   if (keyed < FEWEST || keyed < 0.6 * some.length) return null;
   const rows: RawRow[] = [];
   /** What is open: strokes that lead on, or a part of the file. */
@@ -59,7 +54,7 @@ export function bracedRows(lines: readonly Line[]): RawRow[] | null {
       continue;
     }
     // What is in quotes is meant as keys where it binds as the others do, whether it can be read or not.
-    const meant = own !== null && (areKeys(own.keys.text) || (own.quoted && line.text.trimEnd().endsWith('}')));
+    const meant = own !== null && (reads(own.keys.text) || (own.quoted && line.text.trimEnd().endsWith('}')));
     if (own && meant) {
       const inside = insideOf(lines, i, own.from);
       const strokes = [...open.flatMap((one) => one.strokes ?? []), own.keys.text].join(' then ');

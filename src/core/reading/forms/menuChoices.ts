@@ -8,7 +8,7 @@ import { underHeadings } from './underHeadings';
 const HEADER = ['Menu', 'Command', 'Keys'];
 const PART = /^gui(?:menu|submenu|menuitem|button|label)$/u;
 
-const elementsIn = (element: XmlElement): XmlElement[] =>
+export const elementsIn = (element: XmlElement): XmlElement[] =>
   element.children.filter((one): one is XmlElement => one instanceof XmlElement);
 
 /** What an element says, with what is pressed at once joined by a plus. */
@@ -36,11 +36,11 @@ export function choiceOf(entry: XmlElement): XmlElement | null {
 /**
  * The commands of menus that a manual in DocBook tells of, each with its place and its keys: `menuchoice` with `guimenu`,
  * `guimenuitem` and `shortcut` in it. Rows
- * are numbered from the one behind `from` on.
+ * are numbered from 1.
  */
-export function menuChoices({ root }: XmlDocument, from: number): readonly RawTable[] {
+export function menuChoices({ root }: XmlDocument): readonly RawTable[] {
   const found = underHeadings();
-  let line = from;
+  let line = 0;
   const walk = (element: XmlElement, depth: number): void => {
     if (depth > DEEPEST_TREE) return;
     for (const one of elementsIn(element)) {

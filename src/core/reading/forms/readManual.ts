@@ -19,6 +19,9 @@ const LOOKS = /^(?:Ic|Cm|Sy|Em|Li|Ql|Ar|Fl|Ns|No|Xo|Xc|Dq|Sq|Pq|Oo|Oc|Op)$/u;
 const HEADER = ['Keys', 'Name'];
 const LONGEST_TEXT = 1000;
 
+/** Terms that are told of together, with what is said of them. */
+type Told = { readonly line: number; readonly terms: Written[]; readonly said: Written[] };
+
 /** Whether a text is the source of a manual: many of its lines are requests of one. */
 export function looksLikeManual(text: string): boolean {
   const lines = text.slice(0, 60_000).split('\n');
@@ -34,26 +37,28 @@ export function looksLikeManual(text: string): boolean {
 export function readManual(text: string): RawTables {
   const lines = linesOf(text);
   const found = underHeadings();
-  let open: { readonly line: number; terms: Written[]; said: Written[] } | null = null;
+  /** What is being told of. */
+  let open: Told | null = null;
   let rows = 0;
-  const close = (): void => {
-    if (open && open.said.length > 0) {
+  const close = (told: Told | null): void => {
+    open = null;
+    if (told && told.said.length > 0) {
       rows++;
-      found.add(rowOf(open.line, open.terms, open.said));
-    } else if (open)
+      found.add(rowOf(told));
+    } else if (told)
       found.add({
-        line: open.line,
-        ...rowCells(open.terms.slice(0, 1)),
+        line: told.line,
+        ...rowCells(told.terms.slice(0, 1)),
         heading: false,
         left: 'Nothing is said of it.',
       });
-    open = null;
   };
   for (let i = 0; i < lines.length; i++) {
     const line = lines[i] as Line;
+    const told: Told | null = open;
     const heading = HEADING.exec(line.text);
     if (heading) {
-      close();
+      close(told);
       const name = bare(heading[1] ?? heading[2] ?? '');
       found.under([name]);
       found.add({
@@ -69,26 +74,24 @@ export function readManual(text: string): RawTables {
     if (own) {
       if (TERM_NEXT.test(line.text)) i++;
       // Terms one after the other are told of together.
-      const first = open as { line: number; terms: Written[]; said: Written[] } | null;
-      if (first && first.said.length === 0) first.terms.push(own);
+      if (told && told.said.length === 0) told.terms.push(own);
       else {
-        close();
+        close(told);
         open = { line: line.number, terms: [own], said: [] };
       }
       continue;
     }
     if (PARAGRAPH.test(line.text) || TERM.test(line.text)) {
-      if ((open as { said: Written[] } | null)?.said.length) close();
+      if (told && told.said.length > 0) close(told);
       continue;
     }
     const said = saidIn(line, false);
-    const going = open as { said: Written[] } | null;
-    if (said && going && going.said.reduce((sum, one) => sum + one.text.length, 0) < LONGEST_TEXT)
-      going.said.push(said);
-    else if (said && !going)
+    if (said && told) {
+      if (told.said.reduce((sum, one) => sum + one.text.length, 0) < LONGEST_TEXT) told.said.push(said);
+    } else if (said)
       found.add({ line: line.number, ...rowCells([said]), heading: false, left: 'A text between the rows.' });
   }
-  close();
+  close(open);
   return {
     title: null,
     format: 'manual source',
@@ -96,7 +99,7 @@ export function readManual(text: string): RawTables {
   };
 }
 
-function rowOf(line: number, terms: readonly Written[], said: readonly Written[]): RawRow {
+function rowOf({ line, terms, said }: Told): RawRow {
   const [first, last] = [said[0], said.at(-1)];
   const [term] = terms;
   const end = terms.at(-1);

@@ -14,19 +14,10 @@ const COMMENT = /^\s*(?:[#;]|\/\/|--(?!\S))/u;
  * and marked so.
  */
 export function readSettings(text: string): RawTables {
-  const lines = linesOf(text);
-  const records = sectionRecords(lines);
-  if (records) {
-    const tables = readRecords(records.tree, lineAt(text)).map((table) => ({
-      ...table,
-      rows: table.rows.map((row) =>
-        row.whole && records.unclear.has(row.whole[0]) ? { ...row, apart: true as const } : row,
-      ),
-    }));
-    return { title: null, format: 'settings', tables };
-  }
+  const all = linesOf(text);
+  const records = sectionRecords(all);
   const found = underHeadings();
-  for (const line of lines) {
+  for (const line of records?.rest ?? all) {
     if (line.text.trim() === '') continue;
     const section = SECTION.exec(line.text.trim())?.[1];
     if (section === undefined) {
@@ -41,7 +32,14 @@ export function readSettings(text: string): RawTables {
     );
     found.add({ line: line.number, ...rowCells([partOf(line, 0)]), heading: true, left: 'Names a section.' });
   }
-  return { title: null, format: 'settings', tables: found.tables() };
+  const inRecords = records ? readRecords(records.tree, lineAt(text)) : [];
+  const told = inRecords.map((table) => ({
+    ...table,
+    rows: table.rows.map((row) =>
+      row.whole && records?.unclear.has(row.whole[0]) ? { ...row, apart: true as const } : row,
+    ),
+  }));
+  return { title: null, format: 'settings', tables: [...told, ...found.tables()] };
 }
 
 function settingOf(line: Line): RawRow {

@@ -9,14 +9,23 @@ const IF = /^\s*[#%]\s?(?:if|elif|else)/u;
 const KEY = /^(?:keys?|hot ?key|shortcut|chord)$/iu;
 const [FEWEST, MOSTLY] = [3, 0.6];
 
+/** A record that is being read: its fields, what stands beside these, and all its lines. */
+type Open = {
+  readonly from: number;
+  readonly entries: Entry[];
+  readonly besides: string[];
+  readonly lines: Line[];
+};
+
 /**
  * Settings in which one section stands many times, as `[hotkey]` with `command=…` and `key=…` in each: each is a record.
  * What is in one besides, such as a word that another file gives a meaning, is put before its keys, so that these are not
- * read without it; `unclear` has where such records begin. Null where sections are mostly otherwise.
+ * read without it; `unclear` has where such records begin, `rest` the lines that are in none. Null where sections are
+ * mostly otherwise.
  */
 export function sectionRecords(
   lines: readonly Line[],
-): { readonly tree: Tree; readonly unclear: ReadonlySet<number> } | null {
+): { readonly tree: Tree; readonly unclear: ReadonlySet<number>; readonly rest: readonly Line[] } | null {
   const counts = new Map<string, number>();
   for (const { text } of lines) {
     const name = SECTION.exec(text)?.[1]?.trim();
@@ -30,12 +39,13 @@ export function sectionRecords(
   const title = named ? '' : often;
   const items: Tree[] = [];
   const unclear = new Set<number>();
-  let open: { readonly from: number; readonly entries: Entry[]; readonly besides: string[] } | null = null;
+  const rest: Line[] = [];
+  let open: Open | null = null;
   const close = (to: number): void => {
     if (open && open.entries.length > 1) {
       items.push({ kind: 'map', entries: withBesides(open), span: [open.from, to] });
       if (open.besides.length > 0) unclear.add(open.from);
-    }
+    } else if (open) rest.push(...open.lines);
     open = null;
   };
   let to = 0;
@@ -50,11 +60,16 @@ export function sectionRecords(
           nameSpan: [at, at],
           value: { kind: 'text', text: section ?? '', span: [at, at + (section ?? '').length] },
         };
-        open = { from: line.from + indentOf(line.text), entries: named ? [name] : [], besides: [] };
-      }
+        open = { from: line.from + indentOf(line.text), entries: named ? [name] : [], besides: [], lines: [line] };
+      } else if (section !== undefined) rest.push(line);
       continue;
     }
-    if (!open || line.text.trim() === '') continue;
+    if (line.text.trim() === '') continue;
+    if (!open) {
+      rest.push(line);
+      continue;
+    }
+    open.lines.push(line);
     to = line.from + line.text.length;
     if (COMMENT.test(line.text)) {
       if (IF.test(line.text)) open.besides.push(line.text.trim());
@@ -73,7 +88,7 @@ export function sectionRecords(
     entries: [{ name: title, nameSpan: [0, 0], value: { kind: 'list', items, span } }],
     span,
   };
-  return { tree, unclear };
+  return { tree, unclear, rest };
 }
 
 /** How many sections have keys of their own. */
@@ -100,13 +115,7 @@ function entryOf({ text, from }: Line): Entry | null {
   };
 }
 
-function withBesides({
-  entries,
-  besides,
-}: {
-  readonly entries: readonly Entry[];
-  readonly besides: readonly string[];
-}): Entry[] {
+function withBesides({ entries, besides }: Open): Entry[] {
   return entries.map((one) =>
     besides.length > 0 && KEY.test(one.name) && one.value.kind === 'text'
       ? { ...one, value: { ...one.value, text: `${besides.join(' ')}+${one.value.text}` } }

@@ -1,7 +1,7 @@
 import { XmlCdata, type XmlDocument, XmlElement, XmlText } from '@rgrove/parse-xml';
 import type { DefaultTreeAdapterTypes } from 'parse5';
 import { entityWords } from './entityWords';
-import { choiceOf } from './menuChoices';
+import { choiceOf, elementsIn } from './menuChoices';
 import { DEEPEST_TREE } from './tree';
 
 type Node = DefaultTreeAdapterTypes.ChildNode;
@@ -60,9 +60,11 @@ function elementOf(element: XmlElement, parent: string, depth: number, without: 
   const inner = element.children.flatMap((one): object[] => {
     if (one instanceof XmlText || one instanceof XmlCdata) return [{ nodeName: '#text', value: entityWords(one.text) }];
     if (without && one instanceof XmlElement && one.name === 'varlistentry' && choiceOf(one)) return [];
-    return one instanceof XmlElement && depth < DEEPEST_TREE
-      ? [elementOf(one, element.name === 'item' && parent === 'terms' ? 'meaning' : element.name, depth + 1, without)]
-      : [];
+    if (!(one instanceof XmlElement) || depth >= DEEPEST_TREE) return [];
+    const within = element.name === 'item' && parent === 'terms' ? 'meaning' : element.name;
+    // What stands in an entry that is left out stands beside its list, with lists of its own.
+    const beside = without ? itemsOfChoices(one) : [];
+    return [one, ...beside].map((each) => elementOf(each, within, depth + 1, without));
   });
   const tagName = tagOf(element.name, parent, depth);
   return {
@@ -73,6 +75,12 @@ function elementOf(element: XmlElement, parent: string, depth: number, without: 
     sourceCodeLocation: { startOffset: element.start, endOffset: element.end },
   };
 }
+
+/** What is said of the commands of menus in a list. */
+const itemsOfChoices = (list: XmlElement): XmlElement[] =>
+  elementsIn(list)
+    .filter((entry) => entry.name === 'varlistentry' && choiceOf(entry) !== null)
+    .flatMap((entry) => elementsIn(entry).filter((one) => one.name === 'listitem'));
 
 function tagOf(name: string, parent: string, depth: number): string {
   if (name === 'title')
