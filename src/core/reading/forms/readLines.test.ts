@@ -141,6 +141,13 @@ describe('a list of lines', () => {
     ]);
   });
 
+  it('has no line head others that is numbered as they are', () => {
+    const { rows } = readCommandList('1. Lift (Ctrl+K)\n2. Fold (F3)\n3. Weigh by hand\n4. Trim (F4)\n5. Press (F5)\n');
+    expect(rows.map(({ result, command }) => (command ? [...command.path, command.name].join(' › ') : result))).toEqual(
+      ['Lift', 'Fold', 'unused', 'Trim', 'Press'],
+    );
+  });
+
   it('keeps names without keys and keys without names out of lines that belong together', () => {
     const read = readCommandList(
       'Repair\nLift stain\nCtrl+K\nDust sweep\nF3\n\nFold sheet\n\nCtrl+F\nWeigh\nF4\nPress\nF5\n',

@@ -76,11 +76,14 @@ export function listOfLines(lines: readonly HeadedLine[]): readonly RawTable[] {
       return;
     }
     const whole = partOf(line, 0);
-    const heading = comment
-      ? null
-      : line.heads
-        ? whole.text
-        : (/^\[([^[\]]{1,80})\]$/u.exec(whole.text)?.[1] ?? headingIn(whole.text, lines[i + 1]));
+    // What has a bullet or a number as all others have heads none of them.
+    const one = starts.bullet && BULLET.test(line.text);
+    const heading =
+      comment || one
+        ? null
+        : line.heads
+          ? whole.text
+          : (/^\[([^[\]]{1,80})\]$/u.exec(whole.text)?.[1] ?? headingIn(whole.text, lines[i + 1]));
     if (heading !== null) found.under([heading]);
     found.add({
       ...base,
