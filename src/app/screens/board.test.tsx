@@ -145,6 +145,8 @@ describe('the finder', () => {
     await until(() => status().includes(`${view.program.commands.length} commands`));
     fireEvent.click(await button(/^More filters/));
     const lists = await dialog();
+    // It comes where it stays: nothing moves away from under a press.
+    expect([lists.style.opacity, lists.style.transform]).toEqual(['1', '']);
     const tool = await within(lists).findByRole('checkbox', { name: 'tool' }, WAIT);
     fireEvent.click(tool);
     const tools = view.program.commands.filter((one) => one.kind === 'tool').length;

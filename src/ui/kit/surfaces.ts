@@ -1,6 +1,9 @@
+import Fade from '@mui/material/Fade';
 import type { Components, Theme } from '@mui/material/styles';
 import { radius, space, type } from './tokens';
 
+/** Lists come where they stay: what grows into place moves away from under the hand that is already pressing. */
+const staysInPlace = { defaultProps: { slots: { transition: Fade } } };
 const narrow = '@media (max-width: 40rem)';
 
 /** What controls stand on and in, in our look. */
@@ -36,6 +39,8 @@ export const surfaces: Components<Theme> = {
       },
     ],
   },
+  MuiPopover: staysInPlace,
+  MuiMenu: staysInPlace,
   MuiDialog: { styleOverrides: { paper: { borderRadius: radius(3), [narrow]: { margin: space(2) } } } },
   MuiDialogTitle: { styleOverrides: { root: { fontSize: type(4), fontWeight: 700, padding: space(4, 5, 2) } } },
   MuiDialogContent: { styleOverrides: { root: { padding: space(1, 5, 4), [narrow]: { padding: space(1, 3, 3) } } } },
