@@ -10,6 +10,7 @@ import type { RawRow, RawTable } from './tables';
  */
 export function leaveOthersOut(tables: readonly RawTable[], least: number, together: boolean): readonly RawTable[] {
   const kept = tables.map((table) => !namesOthers(table) && holdsKeys(table, least));
+  if (kept.every((one) => one)) return tables;
   const known = new Set(together ? tables.flatMap((table, i) => (kept[i] ? shapesOf(table) : [])) : []);
   return tables.map((table, i) =>
     kept[i] || (together && !namesOthers(table) && shapesOf(table).some((one) => known.has(one)))

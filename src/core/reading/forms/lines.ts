@@ -47,6 +47,7 @@ const after = (sign: string | undefined, column: number): number =>
 
 /** The column a place in a line is seen in. */
 export function columnAt(text: string, place: number): number {
+  if (!text.includes('\t')) return place;
   let column = 0;
   for (let i = 0; i < place; i++) column = after(text[i], column);
   return column;

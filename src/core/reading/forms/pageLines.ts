@@ -1,28 +1,24 @@
 import type { Span } from '../tables';
 import { BREAKS, DEEPEST, isElement, type Node, SKIPPED, shownOf, treeOf } from './readWebPage';
 
-/** A line as a person sees it, and where a part of it stands in the source. */
+/** A line as a person sees it, with the parts of the source it is put together from. */
 export type SeenLine = {
   readonly text: string;
-  readonly spanOf: (from: number, to: number) => Span;
+  readonly pieces: readonly Piece[];
   /** Whether it is a heading of the page. */
   readonly heads?: true;
 };
 type Piece = { readonly at: number; readonly text: string; readonly from: number; readonly to: number };
 
+const HEADINGS = new Set(['h1', 'h2', 'h3', 'h4', 'h5', 'h6']);
 const BLOCKS = new Set([
   ...BREAKS,
+  ...HEADINGS,
   'tr',
   'table',
   'ul',
   'ol',
   'dl',
-  'h1',
-  'h2',
-  'h3',
-  'h4',
-  'h5',
-  'h6',
   'section',
   'article',
   'main',
@@ -52,14 +48,13 @@ export function linesOfTree(tree: { readonly childNodes: readonly Node[] }): See
   let heads = false;
   const end = (): void => {
     const own = pieces;
-    const text = own
-      .map((one) => one.text)
-      .join('')
-      .trimEnd();
-    if (text.trim() !== '')
+    let written = '';
+    for (const one of own) written += one.text;
+    const text = written.trimEnd();
+    if (text !== '')
       lines.push({
         text,
-        spanOf: (from, to) => [placeIn(own, from), placeIn(own, to, true)],
+        pieces: own,
         ...(heads ? { heads } : {}),
       });
     pieces = [];
@@ -109,11 +104,12 @@ export function linesOfTree(tree: { readonly childNodes: readonly Node[] }): See
       const own = BLOCKS.has(node.tagName);
       const place = node.sourceCodeLocation?.startOffset ?? 0;
       if (own) end();
-      if (/^h[1-6]$/u.test(node.tagName)) heads = true;
-      if (/^t[dh]$/u.test(node.tagName) && length > 0) add('\t', place, place);
+      const heading = HEADINGS.has(node.tagName);
+      if (heading) heads = true;
+      if ((node.tagName === 'td' || node.tagName === 'th') && length > 0) add('\t', place, place);
       walk(node.childNodes, depth + 1, kept || node.tagName === 'pre');
       if (own) end();
-      if (/^h[1-6]$/u.test(node.tagName)) heads = false;
+      if (heading) heads = false;
     }
   };
   walk(tree.childNodes, 0, false);
@@ -121,13 +117,21 @@ export function linesOfTree(tree: { readonly childNodes: readonly Node[] }): See
   return lines;
 }
 
+/** Where a part of a line stands in the source. */
+export const spanIn = ({ pieces }: SeenLine, from: number, to: number): Span => [
+  placeIn(pieces, from, false),
+  placeIn(pieces, to, true),
+];
+
 /** Where a place of a line stands in the source; where blanks or entities were folded, the whole text counts. */
-function placeIn(pieces: readonly Piece[], place: number, end = false): number {
-  const piece =
-    pieces.find(
-      ({ at, text }) =>
-        (end ? place > at : place >= at) && (end ? place <= at + text.length : place < at + text.length),
-    ) ?? pieces.at(-1);
+function placeIn(pieces: readonly Piece[], place: number, end: boolean): number {
+  let piece = pieces.at(-1);
+  for (const one of pieces) {
+    const last = one.at + one.text.length;
+    if (end ? place <= one.at || place > last : place < one.at || place >= last) continue;
+    piece = one;
+    break;
+  }
   if (!piece) return 0;
   const { at, text, from, to } = piece;
   return to - from === text.length ? from + place - at : end ? to : from;

@@ -247,9 +247,10 @@ function secondColumns(lines: readonly Line[]): ReadonlySet<number> {
 /** Keys that fill their column, so that one blank parts them from what stands second on other lines. */
 function partedAt({ line, parts }: Parts, seconds: ReadonlySet<number>): Parts {
   const [first, ...rest] = parts;
-  if (!first?.text.includes(' ') || [first, ...rest].some((one) => readsAsKeys(one.text))) return { line, parts };
+  if (!first || line.text.includes('\t')) return { line, parts };
   for (let at = first.text.indexOf(' '); at >= 0; at = first.text.indexOf(' ', at + 1)) {
-    if (!seconds.has(first.column + at + 1) || /\t/u.test(line.text)) continue;
+    if (!seconds.has(first.column + at + 1)) continue;
+    if (parts.some((one) => readsAsKeys(one.text))) break;
     const keys = first.text.slice(0, at);
     if (keys.length > LONGEST_KEYS || readKeysCell(keys, 'windows').status === 'unread') continue;
     const [from, end] = [first.span[0] - line.from, first.span[1] - line.from];

@@ -1,6 +1,6 @@
 import { trimEnd } from '../../text/trimEnd';
 import { mayBegin, mayEnd } from '../mayBeKeys';
-import { HEADS, type RawTable, type RawTables } from '../tables';
+import { HEADS, type RawTable, type RawTables, type Span } from '../tables';
 import { partOf, rowCells, unquoted } from './cells';
 import { isSure, reads } from './keysInLine';
 import { indentOf, type Line, linesOf } from './lines';
@@ -37,6 +37,7 @@ const BRACKETS: Readonly<Record<string, string>> = {
   '"': '"',
   '**': '**',
 };
+const PAIRS = Object.entries(BRACKETS);
 const BULLET = /^\s*(?:[•·‣▪◦●■*+–—-]|\[[ xX]?\]|\d{1,3}[.)])\s+/u;
 /** Words that only say that keys follow, before them; and what stands before what they do. */
 const CALLS =
@@ -65,14 +66,11 @@ export function listOfLines(lines: readonly HeadedLine[]): readonly RawTable[] {
   const found = underHeadings();
   lines.forEach((line, i) => {
     if (line.text.trim() === '') return;
-    const base = { line: line.number, heading: false };
     const comment = /^\s*(?:\/\/|;|--\s)/u.test(line.text);
     const sides = line.heads || comment ? null : bestSides(line, starts, ways);
     if (sides) {
-      found.add({
-        ...base,
-        ...rowCells([partOf(line, ...named(line, sides, ways)), partOf(line, ...sides.keys)].map(unquoted)),
-      });
+      const [name, keys] = [partOf(line, ...named(line, sides, ways)), partOf(line, ...sides.keys)];
+      found.add({ line: line.number, heading: false, ...rowCells([unquoted(name), unquoted(keys)]) });
       return;
     }
     const whole = partOf(line, 0);
@@ -86,7 +84,7 @@ export function listOfLines(lines: readonly HeadedLine[]): readonly RawTable[] {
           : (/^\[([^[\]]{1,80})\]$/u.exec(whole.text)?.[1] ?? headingIn(whole.text, lines[i + 1]));
     if (heading !== null) found.under([heading]);
     found.add({
-      ...base,
+      line: line.number,
       ...rowCells([whole]),
       heading: heading !== null,
       left: comment ? 'A comment.' : heading === null ? NO_KEYS : HEADS,
@@ -149,7 +147,7 @@ function waysOf(lines: readonly Line[], start: Start): Ways | null {
 /** The sides of a line as most lines have theirs; null where it has none. */
 function bestSides(line: Line, start: Start, { side, joints }: Ways): Sides | null {
   for (const joint of joints) {
-    const [one] = sidesOf(line.text, start, (from, sign) => from === side && sign === joint);
+    const [one] = sidesOf(line.text, start, { side, joint });
     // A sign that parts name and keys elsewhere is no key.
     if (one && !joints.includes(line.text.slice(...one.keys).trim())) return one;
   }
@@ -168,24 +166,26 @@ function named({ text }: Line, { name: [from, to] }: Sides, { calls, to: toDo }:
   return [from + begin + sign.length, from + end - sign.length];
 }
 
-/** Which of all ways are asked for. */
-type Want = (side: Sides['side'], joint: string) => boolean;
-const all: Want = () => true;
+/** Which of all ways are asked for: all, or one. */
+type Want = { readonly side: Sides['side']; readonly joint: string } | null;
 
-/** All ways in which a line has keys at one end and a name at the other. */
-function sidesOf(text: string, start: Start, want: Want = all): readonly Sides[] {
+/** All ways in which a line has keys at one end and a name at the other, or those that are asked for. */
+function sidesOf(text: string, start: Start, want: Want = null): readonly Sides[] {
   if (text.length > LONGEST) return [];
   const bullet = start.bullet ? (BULLET.exec(text)?.[0].length ?? 0) : 0;
   const set = bullet + indentOf(text.slice(bullet));
   const from = set + (start.press ? (PRESS.exec(text.slice(set))?.[0].length ?? 0) : 0);
-  const bare = text.trimEnd();
+  const bare = text.trimEnd().length;
+  const found = waysIn(text, from, bare, want);
   // A dot or a comma at the end is a key, or ends what is said.
-  const ends = /[.,;]$/u.test(bare) ? [bare.length, bare.length - 1] : [bare.length];
-  return ends.flatMap((to) => [
-    ...wrapped(text, from, to, want),
-    ...joined(text, from, to, want),
-    ...besideWords(text, from, to, want),
-  ]);
+  if (/[.,;]$/u.test(text.slice(bare - 1, bare))) found.push(...waysIn(text, from, bare - 1, want));
+  return found;
+}
+function waysIn(text: string, from: number, to: number, want: Want): Sides[] {
+  if (want === null)
+    return [...wrapped(text, from, to, want), ...joined(text, from, to, want), ...besideWords(text, from, to, want)];
+  const way = want.joint === '' ? besideWords : want.joint in BRACKETS ? wrapped : joined;
+  return way(text, from, to, want);
 }
 
 /** Whether a text may be a name: with a word in it, and no sign that only leads to something at its edges. */
@@ -199,7 +199,7 @@ function sidesIf(
   name: Sides['name'],
   span: Sides['keys'],
 ): Sides[] {
-  if (!want(side, joint)) return [];
+  if (want && (want.side !== side || want.joint !== joint)) return [];
   const keys = bareKeys(text, span);
   const pressed = text.slice(...keys);
   if (!isName(text.slice(...name)) || /^[=:→|]\s|\s[=:→|]$/u.test(pressed) || !reads(pressed)) return [];
@@ -219,7 +219,8 @@ function bareKeys(text: string, [from, to]: Sides['keys']): Sides['keys'] {
 /** Keys in brackets or quotes at one end. */
 function wrapped(text: string, from: number, to: number, want: Want): Sides[] {
   const found: Sides[] = [];
-  for (const [open, close] of Object.entries(BRACKETS)) {
+  for (const [open, close] of PAIRS) {
+    if (want && want.joint !== open) continue;
     if (text.startsWith(close, to - close.length)) {
       const begin = text.lastIndexOf(open, to - close.length - 1);
       const name = beforeJoint(text, from, begin);
@@ -258,30 +259,35 @@ function joined(text: string, from: number, to: number, want: Want): Sides[] {
 
 /** Keys that single blanks part from their name; as many words as read as keys. */
 function besideWords(text: string, from: number, to: number, want: Want): Sides[] {
-  const blanks = [...text.slice(from, to).matchAll(/\s+/gu)].map(({ 0: blank, index }): readonly [number, number] => [
-    from + index,
-    from + index + blank.length,
-  ]);
+  const words = wordsOf(text, from, to);
   const found: Sides[] = [];
-  const words = [from, ...blanks.map(([, end]) => end)];
-  const wordAt = (i: number): string => text.slice(words[i], blanks[i]?.[0] ?? to);
-  for (let i = Math.max(0, blanks.length - MOST_WORDS); i < blanks.length && want('last', ''); i++) {
-    const [begin, end] = blanks[i] as readonly [number, number];
-    if (!mayBegin(wordAt(i + 1))) continue;
-    const [one] = sidesIf(text, want, 'last', '', [from, begin], [end, to]);
+  for (let i = Math.max(1, words.length - MOST_WORDS); i < words.length && want?.side !== 'first'; i++) {
+    const [[, before], [begin, end]] = [words[i - 1] as Span, words[i] as Span];
+    if (!mayBegin(text.slice(begin, end))) continue;
+    const [one] = sidesIf(text, want, 'last', '', [from, before], [begin, to]);
     if (!one || !isOne(text.slice(...one.keys), 'last')) continue;
     found.push(one);
     break;
   }
-  for (let i = Math.min(MOST_WORDS, blanks.length) - 1; i >= 0 && want('first', ''); i--) {
-    const [begin, end] = blanks[i] as readonly [number, number];
-    if (!mayEnd(wordAt(i))) continue;
-    const [one] = sidesIf(text, want, 'first', '', [end, to], [from, begin]);
+  for (let i = Math.min(MOST_WORDS, words.length - 1) - 1; i >= 0 && want?.side !== 'last'; i--) {
+    const [[begin, end], [next]] = [words[i] as Span, words[i + 1] as Span];
+    if (!mayEnd(text.slice(begin, end))) continue;
+    const [one] = sidesIf(text, want, 'first', '', [next, to], [from, end]);
     if (!one || !isOne(text.slice(...one.keys), 'first')) continue;
     found.push(one);
     break;
   }
   return found;
+}
+
+const WORD = /\S+/gu;
+/** Where the words of a part of a text stand. */
+function wordsOf(text: string, from: number, to: number): Span[] {
+  const words: Span[] = [];
+  WORD.lastIndex = from;
+  for (let found = WORD.exec(text); found && found.index < to; found = WORD.exec(text))
+    words.push([found.index, Math.min(to, WORD.lastIndex)]);
+  return words;
 }
 
 /**

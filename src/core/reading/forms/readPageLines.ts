@@ -1,6 +1,6 @@
 import type { RawTable, RawTables, Span } from '../tables';
 import type { Line } from './lines';
-import { linesOfTree } from './pageLines';
+import { linesOfTree, spanIn } from './pageLines';
 import type { HeadedLine } from './readLinePairs';
 import { listOfLines } from './readLines';
 
@@ -20,9 +20,9 @@ export function readPageLines(tree: Parameters<typeof linesOfTree>[0]): RawTable
   const spanOf = ([begin, end]: Span): Span => {
     const [first, last] = [lineWith(lines, begin), lineWith(lines, end)];
     const [one, other] = [seen[first], seen[last]];
-    const at = (line: number, place: number): number => place - (lines[line]?.from ?? 0);
-    if (first === last) return one?.spanOf(at(first, begin), at(first, end)) ?? [0, 0];
-    return [one?.spanOf(at(first, begin), at(first, begin))[0] ?? 0, other?.spanOf(0, at(last, end))[1] ?? 0];
+    if (!one || !other) return [0, 0];
+    const [from, to] = [begin - (lines[first]?.from ?? 0), end - (lines[last]?.from ?? 0)];
+    return first === last ? spanIn(one, from, to) : [spanIn(one, from, from)[0], spanIn(other, 0, to)[1]];
   };
   return {
     title: null,

@@ -129,10 +129,11 @@ export function treeOf(html: string, places = true) {
   const placed = (parent: Parent & Placed, child: Node & Placed): void => {
     if (++nodes > MOST_NODES)
       throw new UnreadableList('This page is too large to be a list of commands. Save only the list and try again.');
+    if (!('tagName' in child)) return;
     const depth = (parent[DEPTH] ?? 0) + 1;
     if (depth > DEEPEST) throw new UnreadableList('This page is nested too deeply to be a list of commands.');
     child[DEPTH] = depth;
-    if (!('tagName' in child) || child.tagName !== 'table') return;
+    if (child.tagName !== 'table') return;
     for (let one: unknown = parent; one && !holdsTable.has(one); one = (one as { parentNode?: unknown }).parentNode)
       holdsTable.add(one);
   };

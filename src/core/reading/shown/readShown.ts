@@ -1,6 +1,6 @@
 import { indentOf, linesOf } from '../forms/lines';
 import { looksLikePage } from '../forms/looksLikePage';
-import { pageLines, type SeenLine } from '../forms/pageLines';
+import { pageLines, type SeenLine, spanIn } from '../forms/pageLines';
 import { headingIn } from '../forms/readColumns';
 import { underHeadings } from '../forms/underHeadings';
 import { leftOut } from '../leaveOthersOut';
@@ -16,9 +16,9 @@ const COLUMNS: readonly Field[] = ['name', 'keys', 'path'];
 /** The lines of a text as a person sees them: of a web page, what it shows. */
 export function seenLines(text: string): readonly SeenLine[] {
   if (looksLikePage(text)) return pageLines(text);
-  return linesOf(text).map((line) => ({
-    text: line.text,
-    spanOf: (from, to) => [line.from + from, line.from + to],
+  return linesOf(text).map(({ text: own, from }) => ({
+    text: own,
+    pieces: [{ at: 0, text: own, from, to: from + own.length }],
   }));
 }
 
@@ -39,7 +39,7 @@ export function readShown(text: string, shown: readonly ShownLine[]): RawTables 
     const base = { line: i + 1, heading: false };
     const whole = line.text.trim();
     const start = indentOf(line.text);
-    const at = line.spanOf(start, start + whole.length);
+    const at = spanIn(line, start, start + whole.length);
     const heading = headingLike(line.text, headed);
     if (heading !== null) {
       found.under([heading]);
@@ -109,7 +109,7 @@ function rowOf(
 
 function cellsOf(line: SeenLine, marks: Marks): Pick<RawRow, 'cells' | 'spans'> {
   const span = (mark: Mark | undefined) =>
-    line.spanOf(mark?.[0] ?? marks.name?.[0] ?? 0, mark?.[1] ?? marks.name?.[0] ?? 0);
+    spanIn(line, mark?.[0] ?? marks.name?.[0] ?? 0, mark?.[1] ?? marks.name?.[0] ?? 0);
   return {
     cells: COLUMNS.map((field) => (marks[field] ? tidyCell(line.text.slice(...(marks[field] as Mark))) : '')),
     spans: COLUMNS.map((field) => span(marks[field])),
