@@ -1,6 +1,6 @@
 import { guessRoles, headOf } from './columnRoles';
 import { jsonTree } from './forms/jsonTree';
-import { indentOf, lineAt } from './forms/lines';
+import { indentOf, lineAt, refuseTooManyLines } from './forms/lines';
 import { looksLikePage } from './forms/looksLikePage';
 import { menuChoices } from './forms/menuChoices';
 import { readAccelerators } from './forms/readAccelerators';
@@ -166,6 +166,7 @@ function records(format: FormRead, tree: Tree | null, text: string): RawTables |
 }
 
 function bestOf(text: string): RawTables {
+  refuseTooManyLines(text);
   const [from, to] = tellingPart(text);
   const tried = text.slice(from, to);
   const lines = tried.split('\n').filter((line) => line.trim() !== '').length;
@@ -326,5 +327,5 @@ function mostlyYaml(text: string): boolean {
       /^\s*(?:#|- |---|[\w"'<>.,:;/?!$^*(){}[\]+=@~`%&|\\-]{1,60}:(?:\s|$))|^\s{2}/u.test(line) ||
       NAMED_VALUE.test(line),
   );
-  return like.length >= 0.8 * lines.length;
+  return lines.length > 0 && like.length >= 0.8 * lines.length;
 }

@@ -12,6 +12,7 @@ import { writeFragment, writePage } from '../sheet/writeHtml';
 import { writeCsv, writeMarkdown } from '../sheet/writeText';
 import { NO_CHOICES } from './choices';
 import { decodeText } from './decodeText';
+import { yamlTree } from './forms/yamlTree';
 import { mannerOf } from './mannerOf';
 import { programFromReading } from './programFromReading';
 import { type Reading, readCommandList } from './readCommandList';
@@ -199,6 +200,9 @@ describe('reading a command list', () => {
     expect(() => readCommandList(`<table>${'<tr><td>a</td><td>b</td></tr>'.repeat(20_010)}</table>`)).toThrow(
       /20,000 rows/,
     );
+    // Refused before the package that parses it is asked, which takes seconds for so many.
+    expect(() => yamlTree('- a: b\n'.repeat(40_010))).toThrow(/20,000 rows/);
+    expect(() => readCommandList('\n'.repeat(200_010))).toThrow(/20,000 rows/);
     expect(() => readCommandList('<html><p>No tables</p></html>')).toThrow(
       'There are no tables or lists on this page.',
     );

@@ -7,10 +7,18 @@ export type Line = { readonly number: number; readonly from: number; readonly te
 /** Lines with nothing in them count as well. */
 const MOST_LINES = 10 * MOST_ROWS;
 
+const END = /\r\n|\r|\n/g;
+
+/** @throws UnreadableList for more lines than a list may have; some packages take long for lines with nothing in them. */
+export function refuseTooManyLines(text: string): void {
+  END.lastIndex = 0;
+  for (let lines = 1; END.test(text); ) if (++lines > MOST_LINES) throw new UnreadableList(tooMany);
+}
+
 /** The lines of a text, whatever ends them. @throws UnreadableList for more lines than a list may have. */
 export function linesOf(text: string): Line[] {
   const lines: Line[] = [];
-  const end = /\r\n|\r|\n/g;
+  const end = new RegExp(END);
   for (let from = 0; from <= text.length; ) {
     const found = end.exec(text);
     const to = found ? found.index : text.length;

@@ -1,12 +1,21 @@
 import { isAlias, isMap, isPair, isScalar, isSeq, parseAllDocuments } from 'yaml';
+import { MOST_ROWS, UnreadableList } from '../tables';
+import { tooMany } from './tooMany';
 import { DEEPEST_TREE, type Entry, type Tree, tooDeep } from './tree';
 
 /** So often is a YAML text looked through again, once lines that end within quotes were joined. */
 const ROUNDS = 4;
+/** What begins at the edge is an item or an entry of the whole, or parts two of its documents. */
+const AT_EDGE = /^[^\s#]/gmu;
 
-/** YAML, several documents one after the other too; null where the text is none, or nothing but one text. */
+/**
+ * YAML, several documents one after the other too; null where the text is none, or nothing but one text.
+ * @throws UnreadableList where it has more entries than a list may have rows: the package would take long for them.
+ */
 export function yamlTree(text: string): Tree | null {
   if (tooDeep(text)) return null;
+  AT_EDGE.lastIndex = 0;
+  for (let entries = 0; AT_EDGE.test(text); ) if (++entries > 2 * MOST_ROWS) throw new UnreadableList(tooMany);
   let source = text;
   for (let round = 0; ; round++) {
     const documents = parseAllDocuments(source, {
