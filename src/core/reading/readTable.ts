@@ -91,6 +91,7 @@ export function readTable(
   const pathColumn = roles.indexOf('path');
   const [macColumn, kindColumn] = [roles.indexOf('Mac keys'), roles.indexOf('kind')];
   const names = head.cells?.join() ?? null;
+  const paths = roles.flatMap((role, i) => (role === 'path' ? [i] : []));
   for (const written of table.rows) {
     const row = reader.turns ? turned(written, nameColumn, keysColumn) : written;
     const say = (
@@ -99,20 +100,12 @@ export function readTable(
       command: ListedCommand | null = null,
       own: Pick<RowPlace, 'own' | 'of'> | null = null,
     ): void => {
-      const column = keysColumn >= 0 ? keysColumn : macColumn;
-      const at = own && {
-        ...own,
-        name: row.spans[nameColumn] ?? ([0, 0] as const),
-        path: row.spans[pathColumn] ?? null,
-        keys: row.spans[column] ?? null,
-        ...(table.part === undefined ? {} : { part: table.part, cell: { text: row.cells[column] ?? '', column } }),
-        ...(row.commentedOut ? { commentedOut: reader.commentedOut ? ('kept' as const) : ('off' as const) } : {}),
-        ...(row.whole === undefined ? {} : { whole: row.whole }),
-        ...(row.apart ? { apart: true as const } : {}),
-      };
+      const at =
+        own && placeOf(row, [nameColumn, pathColumn, keysColumn >= 0 ? keysColumn : macColumn], own, table, reader);
       const key = rowKey(row.line, written.spans[0]?.[0] ?? 0);
+      const read = { line: row.line, key, cells: row.cells, result, why, command, at };
       const would = command ? null : commandIn(row, roles, [...table.headings, ...under], reader);
-      out.push({ line: row.line, key, cells: row.cells, result, why, command, ...(would ? { would } : {}), at });
+      out.push(would ? { ...read, would } : read);
     };
     if (row.left !== undefined) {
       say(row.heading ? 'heading' : 'unused', row.left);
@@ -126,7 +119,10 @@ export function readTable(
     const only = filled.length === 1 ? (filled[0] ?? '') : null;
     if (
       written === head.row ||
-      (names !== null && row.cells.length === head.cells?.length && row.cells.join() === names) ||
+      (names !== null &&
+        row.cells.length === head.cells?.length &&
+        row.cells[0] === head.cells[0] &&
+        row.cells.join() === names) ||
       (!table.header && isHeaderRow(row, false))
     ) {
       say('heading', 'Names the columns.');
@@ -155,7 +151,7 @@ export function readTable(
       say('unused', 'There is no word in the name.');
       continue;
     }
-    const own = roles.flatMap((role, i) => (role === 'path' ? (row.cells[i] ?? '').split(STEP).map(cleanName) : []));
+    const own = paths.flatMap((i) => (row.cells[i] ?? '').split(STEP).map(cleanName));
     const path = [...table.headings, ...under, ...own, ...steps]
       .filter((step, i, all) => step !== '' && step !== all[i - 1])
       .slice(0, 8);
@@ -208,10 +204,13 @@ export function readTable(
       continue;
     }
     seen.set(signature, out.length);
+    const long = name.length > LONGEST_NAME;
+    if (!long && keys.problems.length === 0) {
+      say('used', null, command, { own: keys.chords });
+      continue;
+    }
     const wrong = [
-      ...(name.length > LONGEST_NAME
-        ? [`Its name is longer than ${LONGEST_NAME} characters and is kept up to there.`]
-        : []),
+      ...(long ? [`Its name is longer than ${LONGEST_NAME} characters and is kept up to there.`] : []),
       ...keys.problems,
       ...(outOfUse || (onlyMac && macs.status === 'keys')
         ? []
@@ -221,8 +220,34 @@ export function readTable(
       keys.problems.length === 0
         ? ''
         : ` The command comes in ${keys.chords.length > 0 ? 'with its other keys' : 'without a key'}.`;
-    say(wrong === '' ? 'used' : 'partly', wrong === '' ? null : `${wrong}${brought}`, command, { own: keys.chords });
+    say('partly', `${wrong}${brought}`, command, { own: keys.chords });
   }
+}
+
+/** Where a command of a row stands; what most rows don't have is not said of them. */
+function placeOf(
+  row: RawRow,
+  [name, path, keys]: readonly [name: number, path: number, keys: number],
+  own: Pick<RowPlace, 'own' | 'of'>,
+  { part }: RawTable,
+  { commentedOut }: Reader,
+): RowPlace {
+  const place: RowPlace = {
+    own: own.own,
+    name: row.spans[name] ?? [0, 0],
+    path: row.spans[path] ?? null,
+    keys: row.spans[keys] ?? null,
+  };
+  const plain = part === undefined && !row.commentedOut && row.whole === undefined && !row.apart;
+  if (plain && own.of === undefined) return place;
+  return {
+    ...place,
+    ...(own.of === undefined ? {} : { of: own.of }),
+    ...(part === undefined ? {} : { part, cell: { text: row.cells[keys] ?? '', column: keys } }),
+    ...(row.commentedOut ? { commentedOut: commentedOut ? 'kept' : 'off' } : {}),
+    ...(row.whole === undefined ? {} : { whole: row.whole }),
+    ...(row.apart ? { apart: true } : {}),
+  };
 }
 
 /** A row that has its keys where names stand in the others, and its name where keys do, the other way around. */

@@ -1,6 +1,6 @@
 import { trimEnd } from '../../text/trimEnd';
 import type { RawRow } from '../tables';
-import { partOf, rowCells, unquoted, type Written } from './cells';
+import { leftLine, partOf, rowWith, unquoted, type Written } from './cells';
 import { reads } from './keysInLine';
 import { indentOf, type Line } from './lines';
 
@@ -45,7 +45,7 @@ export function bracedRows(lines: readonly Line[]): RawRow[] | null {
   /** What is open: strokes that lead on, or a part of the file. */
   const open: { readonly strokes: string | null; readonly part: Written | null }[] = [];
   const left = (line: Line, why: string, heading = false): void => {
-    rows.push({ line: line.number, ...rowCells([partOf(line, 0)]), heading, left: why });
+    rows.push(leftLine(line, why, heading));
   };
   for (let i = 0; i < lines.length; i++) {
     const [line, own] = [lines[i] as Line, opened[i] ?? null];
@@ -71,9 +71,7 @@ export function bracedRows(lines: readonly Line[]): RawRow[] | null {
       if (name.text === '') left(line, 'Binds nothing.');
       else
         rows.push({
-          line: line.number,
-          ...rowCells([place, name, { ...own.keys, text: strokes }]),
-          heading: false,
+          ...rowWith(line.number, [place, name, { ...own.keys, text: strokes }]),
           ...(strokes === own.keys.text && !strokes.includes('\n') ? {} : { apart: true as const }),
           whole: [line.from, (lines[last]?.from ?? line.from) + (lines[last]?.text.length ?? 0)],
         });

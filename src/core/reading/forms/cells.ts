@@ -1,4 +1,4 @@
-import type { Span } from '../tables';
+import type { RawRow, Span } from '../tables';
 import { tidyCell } from '../tables';
 import type { Line } from './lines';
 
@@ -25,8 +25,19 @@ export function unquoted({ text, span: [from, to] }: Written): Written {
   return { text: text.startsWith('"') ? bare.replace(/\\(["\\])/gu, '$1') : bare, span: [from + 1, to - 1] };
 }
 
-/** Cells as a row has them. */
-export const rowCells = (cells: readonly Written[]) => ({
-  cells: cells.map((one) => one.text),
-  spans: cells.map((one) => one.span),
-});
+/** A row of cells. Nothing is copied on the way, as lists have tens of thousands of them. */
+export function rowWith(line: number, written: readonly Written[], heading = false): RawRow {
+  const cells: string[] = [];
+  const spans: Span[] = [];
+  for (const { text, span } of written) {
+    cells.push(text);
+    spans.push(span);
+  }
+  return { line, cells, spans, heading };
+}
+
+/** A line that is left out, and why. */
+export const leftLine = (line: Line, left: string, heading = false): RawRow => {
+  const { text, span } = partOf(line, 0);
+  return { line: line.number, cells: [text], spans: [span], heading, left };
+};

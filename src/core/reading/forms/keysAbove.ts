@@ -1,6 +1,6 @@
 import { readKeysCell } from '../readKeysCell';
 import { type RawRow, tidyCell } from '../tables';
-import { partOf, rowCells, type Written } from './cells';
+import { leftLine, partOf, rowWith, type Written } from './cells';
 import type { Line } from './lines';
 
 const COMMENT = /^\s*(?:#|;|\/\/)/u;
@@ -21,8 +21,7 @@ export function keysAbove(lines: readonly Line[]): RawRow[] | null {
   if (keyed < 3 || keyed < 0.6 * heads.length) return null;
   let above: Line | null = null;
   return lines.flatMap((line, at): RawRow[] => {
-    const base = { line: line.number, heading: false };
-    const left = (why: string): RawRow[] => [{ ...base, ...rowCells([partOf(line, 0)]), left: why }];
+    const left = (why: string): RawRow[] => [leftLine(line, why)];
     if (COMMENT.test(line.text)) return left('A comment.');
     if (!isSetIn(line)) {
       above = known.has(line) ? line : null;
@@ -41,8 +40,7 @@ export function keysAbove(lines: readonly Line[]): RawRow[] | null {
     const [ways, names] = [waysIn(keys.text), waysIn(name.text)];
     // Rows are known by where they stand.
     const row = (called: string, pressed: readonly string[], i: number): RawRow => ({
-      ...base,
-      ...rowCells([
+      ...rowWith(line.number, [
         { text: '', span: [keys.span[0] + i, keys.span[0] + i] },
         { ...name, text: called },
         { ...keys, text: pressed.map(plain).join('\n') },

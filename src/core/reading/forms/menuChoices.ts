@@ -1,6 +1,6 @@
 import { type XmlDocument, XmlElement, XmlText } from '@rgrove/parse-xml';
 import { type RawRow, type RawTable, tidyCell } from '../tables';
-import { rowCells, type Written } from './cells';
+import { rowWith, type Written } from './cells';
 import { entityWords } from './entityWords';
 import { DEEPEST_TREE } from './tree';
 import { underHeadings } from './underHeadings';
@@ -72,16 +72,12 @@ function rowOf(choice: XmlElement | null, line: number): RawRow | null {
   if (!name || name.text === '') return null;
   const [first, last] = [shortcuts[0], shortcuts.at(-1)];
   const at = choice.start;
-  return {
-    line,
-    ...rowCells([
-      { text: steps.map((one) => one.text).join(' › '), span: [steps[0]?.span[0] ?? at, steps.at(-1)?.span[1] ?? at] },
-      name,
-      {
-        text: shortcuts.map((one) => written(one).text).join('\n'),
-        span: first && last ? [first.start, last.end] : [at, at],
-      },
-    ]),
-    heading: false,
-  };
+  return rowWith(line, [
+    { text: steps.map((one) => one.text).join(' › '), span: [steps[0]?.span[0] ?? at, steps.at(-1)?.span[1] ?? at] },
+    name,
+    {
+      text: shortcuts.map((one) => written(one).text).join('\n'),
+      span: first && last ? [first.start, last.end] : [at, at],
+    },
+  ]);
 }

@@ -2,7 +2,7 @@ import { MEDIA_KEY } from '../columnRoles';
 import { readKeysCell } from '../readKeysCell';
 import { MOST_ROWS, type RawRow, type RawTables, UnreadableList } from '../tables';
 import { bracedRows } from './bracedRows';
-import { partOf, rowCells, unquoted, type Written } from './cells';
+import { leftLine, partOf, rowWith, unquoted, type Written } from './cells';
 import { keysAbove } from './keysAbove';
 import { type Line, linesOf } from './lines';
 import { tooMany } from './tooMany';
@@ -122,9 +122,7 @@ function underKeys(line: Line, above: RawRow): RawRow | null {
   if (keys === undefined || keysAt === undefined || !/^(?:#|;|\/\/)?[ \t]+\S/u.test(line.text)) return null;
   const name = partOf(line, sign.length);
   return {
-    line: line.number,
-    ...rowCells([{ text: '', span: [keysAt[0], keysAt[0]] }, name, { text: keys, span: keysAt }]),
-    heading: false,
+    ...rowWith(line.number, [{ text: '', span: [keysAt[0], keysAt[0]] }, name, { text: keys, span: keysAt }]),
     keysAbove: [keys, keysAt],
     ...(sign.trim() === '' ? {} : { commentedOut: true }),
   };
@@ -154,18 +152,16 @@ function behindColons(lines: readonly Line[]): boolean {
 }
 
 function rowOf(line: Line, ways: Ways, strokes: boolean): RawRow {
-  const base = { line: line.number, heading: false };
   if (ways === 'colon') {
     const at = behindColon(line.text);
-    if (at === 0 || /^\s*[#!;]/u.test(line.text))
-      return { ...base, ...rowCells([partOf(line, 0)]), left: at > 0 ? 'A comment.' : 'Binds no keys.' };
+    if (at === 0 || /^\s*[#!;]/u.test(line.text)) return leftLine(line, at > 0 ? 'A comment.' : 'Binds no keys.');
     const keys = partOf(line, 0, at - 2);
     const empty = { text: '', span: [keys.span[0], keys.span[0]] } as const;
-    return { ...base, ...rowCells([empty, partOf(line, at), keys]) };
+    return rowWith(line.number, [empty, partOf(line, at), keys]);
   }
   // A row of a table binds nothing, nor does what gives a word its meaning.
-  if (SETS.test(line.text)) return { ...base, ...rowCells([partOf(line, 0)]), left: 'Gives a word its meaning.' };
-  if (/^\s*\|.*\|\s*$/u.test(line.text)) return { ...base, ...rowCells([partOf(line, 0)]), left: 'Binds no keys.' };
+  if (SETS.test(line.text)) return leftLine(line, 'Gives a word its meaning.');
+  if (/^\s*\|.*\|\s*$/u.test(line.text)) return leftLine(line, 'Binds no keys.');
   const sign = COMMENT.exec(line.text)?.[0] ?? '';
   const commentedOut = sign.trim() !== '';
   // A sign of comments may be a key as well, as in `# toggle`: where the line binds as it stands, it does.
@@ -188,27 +184,15 @@ function rowOf(line: Line, ways: Ways, strokes: boolean): RawRow {
     const named = after.length > 0 ? after : between;
     if (keys && named.length === 0) {
       const bare = unquoted(keys);
-      return {
-        ...base,
-        ...rowCells([partOf(line, 0)]),
-        left: 'Keys for what stands below.',
-        keysAbove: [bare.text, bare.span],
-      };
+      return { ...leftLine(line, 'Keys for what stands below.'), keysAbove: [bare.text, bare.span] };
     }
     if (!keys) continue;
     const place = after.length > 0 ? between.filter((one) => !/^-+\w*$/u.test(one.text)) : [];
     const empty = { text: '', span: [keys.span[0], keys.span[0]] } as const;
-    return {
-      ...base,
-      ...rowCells([joined(line, place) ?? empty, joined(line, named) ?? empty, keys].map(unquoted)),
-      ...(skipped === '' ? {} : { commentedOut: true }),
-    };
+    const row = rowWith(line.number, [joined(line, place) ?? empty, joined(line, named) ?? empty, keys].map(unquoted));
+    return skipped === '' ? row : { ...row, commentedOut: true };
   }
-  return {
-    ...base,
-    ...rowCells([partOf(line, 0)]),
-    left: commentedOut ? 'A comment.' : 'Binds no keys.',
-  };
+  return leftLine(line, commentedOut ? 'A comment.' : 'Binds no keys.');
 }
 
 const LEADS = /^(?:=>|->|[→⇒➜])$/u;

@@ -3,7 +3,7 @@ import { areSurelyKeys, readsAsKeys } from '../columnRoles';
 import { keyRange } from '../keyRange';
 import { readKeysCell } from '../readKeysCell';
 import { HEADS, MOST_COLUMNS, type RawRow, type RawTables, type Span } from '../tables';
-import { partOf, rowCells, type Written } from './cells';
+import { leftLine, partOf, rowWith, type Written } from './cells';
 import { columnAt, indentOf, type Line, linesOf } from './lines';
 import { underHeadings } from './underHeadings';
 
@@ -38,7 +38,7 @@ function barredTable(
   const rows: RawRow[] = [];
   for (let at = 0; at + width <= cells.length; at += width) {
     const own = cells.slice(at, at + Math.min(width, MOST_COLUMNS));
-    rows.push({ line: own[0]?.number ?? 0, ...rowCells(own), heading: at === 0 });
+    rows.push(rowWith(own[0]?.number ?? 0, own, at === 0));
   }
   return { rows, end };
 }
@@ -48,6 +48,12 @@ type Parts = {
   readonly line: Line;
   readonly parts: readonly (Written & { readonly column: number })[];
 };
+
+/** A part of a line that begins in a column. */
+function partIn(line: Line, column: number, from: number, to?: number): Parts['parts'][number] {
+  const { text, span } = partOf(line, from, to);
+  return { text, span, column };
+}
 
 /**
  * Plain text in columns: names and keys side by side, parted by blanks, tabs, leaders, dashes or the sides of a drawn box.
@@ -78,7 +84,7 @@ export function readColumns(text: string): RawTables {
     }
     const ruled = rulesOf(line);
     if (ruled || RULER.test(line.text) || DRAWN.test(line.text)) {
-      found.add(leftOf(line, 'A line that is only drawn.'));
+      found.add(leftLine(line, 'A line that is only drawn.'));
       if (!ruled) continue;
       // A line of rulers before an empty one ends what it parts.
       const ends: boolean = ruler !== null && (next?.text ?? '').trim() === '';
@@ -88,13 +94,13 @@ export function readColumns(text: string): RawTables {
     }
     // A heading stands alone: several lines that begin so are comments.
     if (/^\s*#/u.test(line.text) && [lines[i - 1], next].some((other) => /^\s*#/u.test(other?.text ?? ''))) {
-      found.add(leftOf(line, 'A comment.'));
+      found.add(leftLine(line, 'A comment.'));
       continue;
     }
     const term = ruler === null ? termOf(line, next, termsAt) : null;
     if (term && next) {
       termsAt = indentOf(line.text);
-      found.add({ line: line.number, ...rowCells([term, partOf(next, 0)]), heading: false });
+      found.add(rowWith(line.number, [term, partOf(next, 0)]));
       i++;
       continue;
     }
@@ -109,7 +115,7 @@ export function readColumns(text: string): RawTables {
       ruler = null;
       headings = [heading];
       found.under(headings);
-      found.add({ ...leftOf(line, HEADS), heading: true });
+      found.add(leftLine(line, HEADS, true));
       continue;
     }
     const above = found.last();
@@ -167,21 +173,11 @@ function apart(line: Line, part: Parts['parts'][number]): Parts['parts'] {
     return [part];
   const from = part.span[0] - line.from;
   const end = part.span[1] - line.from;
-  return [
-    { ...partOf(line, from, from + at), column: part.column },
-    { ...partOf(line, from + at, end), column: part.column + at + 1 },
-  ];
+  return [partIn(line, part.column, from, from + at), partIn(line, part.column + at + 1, from + at, end)];
 }
 
-const leftOf = (line: Line, left: string): RawRow => ({
-  line: line.number,
-  ...rowCells([partOf(line, 0)]),
-  heading: false,
-  left,
-});
-
 function rowOf({ line, parts }: Parts): RawRow {
-  return { line: line.number, ...rowCells(parts.slice(0, MOST_COLUMNS)), heading: false };
+  return rowWith(line.number, parts.slice(0, MOST_COLUMNS));
 }
 
 /** Where the columns begin that a line of rulers parts, as in `=====  ======`; null where the line is none. */
@@ -214,11 +210,11 @@ function partsOf(line: Line, at: readonly number[] | null): Parts {
     DASH.lastIndex = gap.index + gap[0].length;
     const dash = /[ \t]$/u.test(gap[0]) ? (DASH.exec(body)?.[0].length ?? 0) : 0;
     if (gap[0] === ' ' && dash === 0) continue;
-    parts.push({ ...partOf(line, from, gap.index), column: columnAt(line.text, from) });
+    parts.push(partIn(line, columnAt(line.text, from), from, gap.index));
     from = gap.index + gap[0].length + dash;
     GAP.lastIndex = from;
   }
-  if (from < body.length) parts.push({ ...partOf(line, from, body.length), column: columnAt(line.text, from) });
+  if (from < body.length) parts.push(partIn(line, columnAt(line.text, from), from, body.length));
   return { line, parts: withRange(line, parts) };
 }
 
@@ -229,7 +225,7 @@ function withRange(line: Line, parts: Parts['parts']): Parts['parts'] {
   const [from, to] = [first.span[0] - line.from, last.span[1] - line.from];
   const between = line.text.slice(first.span[1] - line.from, last.span[0] - line.from);
   if (!/\.{3}|…|\s[-–]\s/u.test(between) || keyRange(`${first.text} ... ${last.text}`) === null) return parts;
-  return [{ ...partOf(line, from, to), column: first.column }, ...rest];
+  return [partIn(line, first.column, from, to), ...rest];
 }
 
 const [FEW_LINES, MOST_SEEN] = [4, 4000];
@@ -257,8 +253,8 @@ function partedAt({ line, parts }: Parts, seconds: ReadonlySet<number>): Parts {
     return {
       line,
       parts: [
-        { ...partOf(line, from, from + at), column: first.column },
-        { ...partOf(line, from + at, end), column: first.column + at + 1 },
+        partIn(line, first.column, from, from + at),
+        partIn(line, first.column + at + 1, from + at, end),
         ...rest,
       ],
     };
@@ -304,9 +300,7 @@ function closedUp({ line, parts }: Parts, body: number): Parts {
   const at = parts.findIndex((one) => one.column === body);
   const as = (some: Parts['parts']): Parts['parts'] => {
     const [first, last] = [some[0], some.at(-1)];
-    return first && last
-      ? [{ ...partOf(line, first.span[0] - line.from, last.span[1] - line.from), column: first.column }]
-      : [];
+    return first && last ? [partIn(line, first.column, first.span[0] - line.from, last.span[1] - line.from)] : [];
   };
   return { line, parts: at < 0 ? as(parts) : [...as(parts.slice(0, at)), ...as(parts.slice(at))] };
 }
@@ -364,7 +358,8 @@ function nameGoesOn({ parts }: Parts, above: RawRow, before: RawRow | null, line
   if (!small || first.column <= begins(above) || begins(before) !== begins(above)) return null;
   if (readsAsKeys(name) || !rest.some((one) => readsAsKeys(one.text))) return null;
   const span: Span = [above.spans[0]?.[0] ?? first.span[0], first.span[1]];
-  return { ...above, ...rowCells([{ text: `${name} ${first.text}`, span }, ...rest]) };
+  const { cells, spans } = rowWith(above.line, [{ text: `${name} ${first.text}`, span }, ...rest]);
+  return { ...above, cells, spans };
 }
 
 /** What a line heads, if it is a heading. */

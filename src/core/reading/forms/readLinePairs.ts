@@ -1,6 +1,6 @@
 import { mayBegin } from '../mayBeKeys';
 import { HEADS, type RawTable } from '../tables';
-import { partOf, rowCells } from './cells';
+import { leftLine, partOf, rowWith } from './cells';
 import { isSure, reads } from './keysInLine';
 import type { Line } from './lines';
 import { underHeadings } from './underHeadings';
@@ -46,9 +46,7 @@ export function readLinePairs(lines: readonly HeadedLine[]): RawTable[] | null {
     const [name, keys] = keysFirst ? [next, line] : [line, next];
     if (isPair && name && keys && name.text.trim().length <= LONGEST_NAME) {
       found.add({
-        line: line.number,
-        ...rowCells([partOf(name, HASHES.exec(name.text)?.[0].length ?? 0), partOf(keys, 0)]),
-        heading: false,
+        ...rowWith(line.number, [partOf(name, HASHES.exec(name.text)?.[0].length ?? 0), partOf(keys, 0)]),
         whole: [line.from, next.from + next.text.length],
       });
       paired++;
@@ -57,14 +55,8 @@ export function readLinePairs(lines: readonly HeadedLine[]): RawTable[] | null {
     }
     // A line before a name is what the names below it belong to.
     const heads = !one && next !== undefined && (keysFirst ? keyed.has(next) : !keyed.has(next));
-    const whole = partOf(line, 0);
-    if (heads) found.under([whole.text.replace(HASHES, '')]);
-    found.add({
-      line: line.number,
-      ...rowCells([whole]),
-      heading: heads,
-      left: heads ? HEADS : one ? 'Keys without a name beside them.' : 'A name without keys.',
-    });
+    if (heads) found.under([partOf(line, 0).text.replace(HASHES, '')]);
+    found.add(leftLine(line, heads ? HEADS : one ? 'Keys without a name beside them.' : 'A name without keys.', heads));
   }
   return paired < 0.7 * keyed.size ? null : found.tables().map((table) => ({ ...table, header: ['Name', 'Keys'] }));
 }

@@ -1,7 +1,7 @@
 import { trimEnd } from '../../text/trimEnd';
 import { mayBegin, mayEnd } from '../mayBeKeys';
 import { HEADS, type RawTable, type RawTables, type Span } from '../tables';
-import { partOf, rowCells, unquoted } from './cells';
+import { leftLine, partOf, rowWith, unquoted } from './cells';
 import { isSure, reads } from './keysInLine';
 import { indentOf, type Line, linesOf } from './lines';
 import { headingIn } from './readColumns';
@@ -70,7 +70,7 @@ export function listOfLines(lines: readonly HeadedLine[]): readonly RawTable[] {
     const sides = line.heads || comment ? null : bestSides(line, starts, ways);
     if (sides) {
       const [name, keys] = [partOf(line, ...named(line, sides, ways)), partOf(line, ...sides.keys)];
-      found.add({ line: line.number, heading: false, ...rowCells([unquoted(name), unquoted(keys)]) });
+      found.add(rowWith(line.number, [unquoted(name), unquoted(keys)]));
       return;
     }
     const whole = partOf(line, 0);
@@ -83,12 +83,7 @@ export function listOfLines(lines: readonly HeadedLine[]): readonly RawTable[] {
           ? whole.text
           : (/^\[([^[\]]{1,80})\]$/u.exec(whole.text)?.[1] ?? headingIn(whole.text, lines[i + 1]));
     if (heading !== null) found.under([heading]);
-    found.add({
-      line: line.number,
-      ...rowCells([whole]),
-      heading: heading !== null,
-      left: comment ? 'A comment.' : heading === null ? NO_KEYS : HEADS,
-    });
+    found.add(leftLine(line, comment ? 'A comment.' : heading === null ? NO_KEYS : HEADS, heading !== null));
   });
   return found.tables().map((table) => ({ ...table, header: HEADER }));
 }

@@ -1,6 +1,6 @@
 import { manualWords } from '../manualWords';
 import { HEADS, type RawRow, type RawTables, type Span, tidyCell } from '../tables';
-import { rowCells, type Written } from './cells';
+import { rowWith, type Written } from './cells';
 import { type Line, linesOf } from './lines';
 import { underHeadings } from './underHeadings';
 
@@ -45,13 +45,7 @@ export function readManual(text: string): RawTables {
     if (told && told.said.length > 0) {
       rows++;
       found.add(rowOf(told));
-    } else if (told)
-      found.add({
-        line: told.line,
-        ...rowCells(told.terms.slice(0, 1)),
-        heading: false,
-        left: 'Nothing is said of it.',
-      });
+    } else if (told) found.add({ ...rowWith(told.line, told.terms.slice(0, 1)), left: 'Nothing is said of it.' });
   };
   for (let i = 0; i < lines.length; i++) {
     const line = lines[i] as Line;
@@ -61,12 +55,8 @@ export function readManual(text: string): RawTables {
       close(told);
       const name = bare(heading[1] ?? heading[2] ?? '');
       found.under([name]);
-      found.add({
-        line: line.number,
-        ...rowCells([{ text: name, span: [line.from, line.from + line.text.length] }]),
-        heading: true,
-        left: HEADS,
-      });
+      const all: Written = { text: name, span: [line.from, line.from + line.text.length] };
+      found.add({ ...rowWith(line.number, [all], true), left: HEADS });
       continue;
     }
     const next = lines[i + 1];
@@ -88,8 +78,7 @@ export function readManual(text: string): RawTables {
     const said = saidIn(line, false);
     if (said && told) {
       if (told.said.reduce((sum, one) => sum + one.text.length, 0) < LONGEST_TEXT) told.said.push(said);
-    } else if (said)
-      found.add({ line: line.number, ...rowCells([said]), heading: false, left: 'A text between the rows.' });
+    } else if (said) found.add({ ...rowWith(line.number, [said]), left: 'A text between the rows.' });
   }
   close(open);
   return {
@@ -103,14 +92,10 @@ function rowOf({ line, terms, said }: Told): RawRow {
   const [first, last] = [said[0], said.at(-1)];
   const [term] = terms;
   const end = terms.at(-1);
-  return {
-    line,
-    ...rowCells([
-      { text: terms.map((one) => one.text).join('\n'), span: [term?.span[0] ?? 0, end?.span[1] ?? 0] },
-      { text: tidyCell(said.map((one) => one.text).join(' ')), span: [first?.span[0] ?? 0, last?.span[1] ?? 0] },
-    ]),
-    heading: false,
-  };
+  return rowWith(line, [
+    { text: terms.map((one) => one.text).join('\n'), span: [term?.span[0] ?? 0, end?.span[1] ?? 0] },
+    { text: tidyCell(said.map((one) => one.text).join(' ')), span: [first?.span[0] ?? 0, last?.span[1] ?? 0] },
+  ]);
 }
 
 function termIn(line: Line): Written | null {

@@ -1,5 +1,5 @@
 import { MOST_ROWS, type RawRow, type RawTable, type RawTables, type Span, UnreadableList } from '../tables';
-import { rowCells, type Written } from './cells';
+import { rowWith, type Written } from './cells';
 import { lineAt } from './lines';
 import { sidesOfItem } from './listItem';
 import { type MarkdownNode, markdownTree } from './markdownTree';
@@ -80,11 +80,12 @@ export function readMarkdown(text: string): RawTables {
         rows,
       });
   };
-  const rowOf = (row: MarkdownNode): RawRow => ({
-    line: lineOf(row.from),
-    ...rowCells(cellsOf(row, text).map((one) => ('name' in one ? said(one).cell : one))),
-    heading: row.name === 'TableHeader',
-  });
+  const rowOf = (row: MarkdownNode): RawRow =>
+    rowWith(
+      lineOf(row.from),
+      cellsOf(row, text).map((one) => ('name' in one ? said(one).cell : one)),
+      row.name === 'TableHeader',
+    );
   const addList = (list: MarkdownNode, depth: number): void => {
     const rows: RawRow[] = [];
     for (const item of list.children) {
@@ -93,7 +94,7 @@ export function readMarkdown(text: string): RawTables {
       const plain = first.name === 'Paragraph';
       if (plain) {
         const { cell, marked, placeOf } = said(first);
-        rows.push({ line: lineOf(first.from), ...rowCells(sidesOfItem(cell, marked, placeOf)), heading: false });
+        rows.push(rowWith(lineOf(first.from), sidesOfItem(cell, marked, placeOf)));
       }
       if (rest.length > 0 || !plain) {
         add(rows.splice(0));
@@ -134,8 +135,7 @@ export function readMarkdown(text: string): RawTables {
       else if (name === 'Blockquote' && depth < DEEPEST) walk(node.children, depth + 1);
       else if (/^(?:Paragraph|Blockquote|.*List)$/u.test(name)) {
         const { cell } = said(node);
-        if (cell.text !== '')
-          add([{ line: lineOf(node.from), ...rowCells([cell]), heading: false, left: 'A text between the lists.' }]);
+        if (cell.text !== '') add([{ ...rowWith(lineOf(node.from), [cell]), left: 'A text between the lists.' }]);
       }
     }
   };

@@ -1,5 +1,5 @@
 import type { RawRow, RawTables, Span } from '../tables';
-import { partOf, rowCells } from './cells';
+import { leftLine } from './cells';
 import { lineAt, linesOf } from './lines';
 import { literalTree } from './literalTree';
 import { readRecords } from './readRecords';
@@ -22,14 +22,7 @@ export function readProgram(text: string): RawTables | null {
     while ((read[at]?.[1] ?? Number.POSITIVE_INFINITY) <= line.from) at++;
     const isRead = (read[at]?.[0] ?? Number.POSITIVE_INFINITY) < line.from + line.text.length;
     if (isRead || !QUOTED_KEYS.test(line.text)) return [];
-    return [
-      {
-        line: line.number,
-        ...rowCells([partOf(line, 0)]),
-        heading: false,
-        left: 'Holds keys, but in no list that is written out.',
-      },
-    ];
+    return [leftLine(line, 'Holds keys, but in no list that is written out.')];
   });
   return {
     title: null,

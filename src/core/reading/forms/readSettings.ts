@@ -1,5 +1,5 @@
 import type { RawRow, RawTables } from '../tables';
-import { partOf, rowCells, unquoted, type Written } from './cells';
+import { leftLine, partOf, rowWith, unquoted, type Written } from './cells';
 import { type Line, lineAt, linesOf } from './lines';
 import { readRecords } from './readRecords';
 import { sectionRecords } from './sectionRecords';
@@ -30,7 +30,7 @@ export function readSettings(text: string): RawTables {
         .map((step) => step.trim().replace(/^"(.*)"$/u, '$1'))
         .filter((step) => step !== ''),
     );
-    found.add({ line: line.number, ...rowCells([partOf(line, 0)]), heading: true, left: 'Names a section.' });
+    found.add(leftLine(line, 'Names a section.', true));
   }
   const inRecords = records ? readRecords(records.tree, lineAt(text)) : [];
   const told = inRecords.map((table) => ({
@@ -43,18 +43,13 @@ export function readSettings(text: string): RawTables {
 }
 
 function settingOf(line: Line): RawRow {
-  const base = { line: line.number, heading: false };
   const sign = COMMENT.exec(line.text)?.[0];
   const bullet = /^\s*[•·‣▪◦●]\s+/u.exec(line.text)?.[0].length;
   const read = sidesOf(line, sign?.length ?? bullet ?? 0);
   // A sentence may hold a sign of equality, but no name of a setting has so many words.
   if (read && !(sign !== undefined && (read[0].text.split(' ').length > 3 || /^[([]|[,;:]$/u.test(read[0].text))))
-    return { ...base, ...rowCells(read), ...(sign === undefined ? {} : { commentedOut: true }) };
-  return {
-    ...base,
-    ...rowCells([partOf(line, 0)]),
-    left: sign === undefined ? 'No name with a value.' : 'A comment.',
-  };
+    return sign === undefined ? rowWith(line.number, read) : { ...rowWith(line.number, read), commentedOut: true };
+  return leftLine(line, sign === undefined ? 'No name with a value.' : 'A comment.');
 }
 
 /** What stands on both sides of the sign of equality; a sign that is itself a key, as in `= = zoom`, is stepped over. */

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { MOST_COLUMNS, MOST_ROWS, type RawRow, type RawTables, type Span, tidyCell, UnreadableList } from '../tables';
-import { partOf, rowCells, type Written } from './cells';
+import { partOf, rowWith, type Written } from './cells';
 import { type Line, linesOf } from './lines';
 import { tooMany } from './tooMany';
 
@@ -57,7 +57,7 @@ function barredRows(lines: readonly Line[]): RawRow[] {
     }
     // What stands above a ruler names the columns.
     const heading = cells.length > 1 && /^\|--[-+:|]*$/u.test(lines[i + 1]?.text.trim() ?? '');
-    return [{ line: line.number, ...rowCells(cells.slice(0, MOST_COLUMNS)), heading }];
+    return [rowWith(line.number, cells.slice(0, MOST_COLUMNS), heading)];
   });
 }
 

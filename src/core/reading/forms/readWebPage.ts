@@ -11,7 +11,7 @@ import {
   tidyCell,
   UnreadableList,
 } from '../tables';
-import { rowCells, type Written } from './cells';
+import { rowWith, type Written } from './cells';
 import { sidesOfItem } from './listItem';
 import { readColumns } from './readColumns';
 import { tooMany } from './tooMany';
@@ -61,7 +61,7 @@ export function readPage(tree: Root, holdsTable: (element: Element) => boolean):
   let set = 0;
   const row = (cells: readonly Written[], left?: string): RawRow => {
     if (++line - set > MOST_ROWS) throw new UnreadableList(tooMany);
-    return { line, ...rowCells(cells), heading: false, ...(left === undefined ? {} : { left }) };
+    return left === undefined ? rowWith(line, cells) : { ...rowWith(line, cells), left };
   };
   const add = (rows: RawRow[]): void => {
     if (rows.length > 0) tables.push({ trail: stack, caption: '', rows });
@@ -219,7 +219,7 @@ function rowsOfTable(table: Element, nextLine: () => number): { caption: string;
         fillFromAbove();
         below = next;
         const heading = own > 0 && (headingCells === own || (own === 1 && widest > 1));
-        if (cells.some((cell) => cell.text !== '')) rows.push({ line: nextLine(), ...rowCells(cells), heading });
+        if (cells.some((cell) => cell.text !== '')) rows.push(rowWith(nextLine(), cells, heading));
       }
     }
   };
