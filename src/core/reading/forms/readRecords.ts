@@ -270,18 +270,17 @@ function tableOf(
     if (fields.length === 0) return [];
     const byName = new Map<string, Field>();
     for (const field of fields) if (!byName.has(field.name)) byName.set(field.name, field);
-    const cells = names.map((name) => byName.get(name));
-    return [
-      {
-        line: lineAt(at),
-        cells: cells.map((one) => tidyCell(one?.text ?? '')),
-        spans: cells.map((one) => one?.span ?? [at, at]),
-        whole,
-        heading: false,
-        ...(isSetting(byName) ? { left: 'A setting that is a number or a switch.' } : {}),
-        ...(joined ? { apart: true as const } : {}),
-      },
-    ];
+    const cells: string[] = [];
+    const spans: Span[] = [];
+    for (const name of names) {
+      const one = byName.get(name);
+      cells.push(tidyCell(one?.text ?? ''));
+      spans.push(one?.span ?? [at, at]);
+    }
+    const row = { line: lineAt(at), cells, spans, whole, heading: false };
+    if (!joined && !isSetting(byName)) return [row];
+    const left = isSetting(byName) ? { left: 'A setting that is a number or a switch.' } : {};
+    return [{ ...row, ...left, ...(joined ? { apart: true as const } : {}) }];
   });
   return { headings: place, header: names, rows };
 }

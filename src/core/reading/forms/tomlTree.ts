@@ -12,8 +12,9 @@ export function tomlTree(text: string): Tree | null {
 }
 
 /** A table while it is filled: tables lie in each other by name, and a list of them grows with each `[[name]]`. */
-type Table = { readonly entries: Entry[]; readonly inside: Map<string, Table>; readonly lists: Map<string, Tree[]> };
-const newTable = (): Table => ({ entries: [], inside: new Map(), lists: new Map() });
+type Table = { readonly entries: Entry[]; inside: Map<string, Table> | null; lists: Map<string, Tree[]> | null };
+/** Most tables have nothing but values. */
+const newTable = (): Table => ({ entries: [], inside: null, lists: null });
 
 function ofToml(top: AST.TOMLTopLevelTable): Tree {
   const root = newTable();
@@ -36,21 +37,26 @@ function put(to: Table, keys: AST.TOMLKey['keys'], value: Tree, listed: boolean)
     const quote = key.type === 'TOMLQuoted' ? 1 : 0;
     const nameSpan = [key.range[0] + quote, key.range[1] - quote] as const;
     if (i < keys.length - 1) {
-      const inner = table.inside.get(name) ?? newTable();
-      if (!table.inside.has(name)) {
+      table.inside ??= new Map();
+      const known = table.inside.get(name);
+      const inner = known ?? newTable();
+      if (!known) {
         table.inside.set(name, inner);
         table.entries.push({ name, nameSpan, value: { kind: 'map', entries: inner.entries, span: nameSpan } });
       }
       table = inner;
       return;
     }
-    const list = listed ? table.lists.get(name) : undefined;
+    const list = listed ? table.lists?.get(name) : undefined;
     if (list) {
       list.push(value);
       return;
     }
     const items = [value];
-    if (listed) table.lists.set(name, items);
+    if (listed) {
+      table.lists ??= new Map();
+      table.lists.set(name, items);
+    }
     table.entries.push({ name, nameSpan, value: listed ? { kind: 'list', items, span: value.span } : value });
   });
 }
