@@ -107,6 +107,8 @@ describe('a match', () => {
     await settled();
     await show('Stays as it is');
     expect(textOf('Save step')).toContain('settled by you');
+    await clickIn(line('Save step') as HTMLElement, /^Let the rules decide/);
+    await until(() => line('Save step') === undefined);
     const { plan } = await loadMatch('tarnlight', 'factory-keys', {
       program: 'nibshore',
       keymap: 'my-painting-hand',

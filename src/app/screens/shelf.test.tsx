@@ -297,8 +297,12 @@ describe('what a program allows', () => {
     fireEvent.click(screen.getByLabelText('Menu items: A letter or sign alone, or with Shift'));
     await undo('Menu items: keys');
     await until(async () => (await facts()).rules.forms['menu item'].includes('bare'));
+    const turns = async () => (await facts()).rules.turns.map((one) => one.join(' › '));
     fireEvent.click(screen.getAllByLabelText('Repair')[0] as HTMLElement);
     await undo('Turns');
+    await until(async () => (await turns()).includes('Repair'));
+    fireEvent.click(screen.getAllByLabelText('Repair')[0] as HTMLElement);
+    await until(async () => !(await turns()).includes('Repair'));
     await type('Keys to fix', 'Ctrl+Frobnicate');
     await click('Add');
     await said(/Frobnicate/);
@@ -333,6 +337,7 @@ describe('what a program allows', () => {
       'Mend is now a tool',
       'Added: Number the sheets',
       'Fixed keys',
+      'Turns',
       'Turns',
       'Menu items: keys',
       'Place added: in the brush list',

@@ -117,6 +117,11 @@ describe('the wish list', () => {
     // The list shows them, and offers to clear it.
     expect((await button(`Wished ${first.length}`)).getAttribute('aria-pressed')).toBe('true');
     await button('Clear the list');
+    const { bindings, program } = await loadKeymapView(slug, 'walk-keys');
+    const keyed = new Set(bindings.map(([id]) => id));
+    const bare = program.commands.filter((one) => !keyed.has(one.id));
+    await click(`No key ${bare.length}`);
+    for (const one of bare) await screen.findByRole('checkbox', { name: new RegExp(`^${one.name}`) }, WAIT);
     await click(/^Hard to reach/);
     const find = screen.getByLabelText('Find commands to wish for');
     fireEvent.change(find, { target: { value: 'zzzz' } });

@@ -69,10 +69,8 @@ async function groundOfRow(row: ProgramRow, transaction?: Transaction): Promise<
 }
 
 /** The room that is stored, without what the program no longer has; the factory's where nothing is. */
-function roomOf({ program, factory, keymaps }: Ground, row: RoomRow | null): Room {
-  if (!row) return factory;
-  const room = applyWorkspace(factory, fitWorkspace(row.contents, program));
-  return keymaps.some((one) => one.id === room.keymap) ? room : { ...room, keymap: null };
+function roomOf({ program, factory }: Ground, row: RoomRow | null): Room {
+  return row ? applyWorkspace(factory, fitWorkspace(row.contents, program)) : factory;
 }
 
 function stateOf(ground: Ground, person: string, row: RoomRow | null, steps: readonly StoredStep[]): RoomState {
