@@ -27,6 +27,7 @@ import { bringIn, changeProgram, exportProgram, programFromList } from './useCas
 import { saveTicks } from './useCases/changeList';
 import { changeKeymap, duplicateKeymap } from './useCases/editKeymap';
 import { editProgram, loadProgramView, undoProgramStep } from './useCases/editProgram';
+import { chosenIn, saveChosen } from './useCases/finder';
 import { deriveKeymap, loadMatch, saveDerivation, savePlan, sayCounterpart } from './useCases/match';
 import { commandList, packScreen } from './useCases/packScreen';
 import { listLinks, loadHistory, loadKeymapView, loadNames, loadShelf } from './useCases/screens';
@@ -489,6 +490,16 @@ describe('advice', () => {
       list: { value: { ...list, spendBelow: 3 } },
     });
     expect((await loadWishes(slug, factory.slug)).list.value).toBeNull();
+  });
+
+  it('remembers what was chosen for words in a program, of its commands alone', async () => {
+    const { mine, factory } = await fresh();
+    const { mine: other } = await fresh();
+    await saveChosen(mine.id, { words: 'zap', command: 'undo' });
+    await saveChosen(mine.id, { words: 'zap', command: 'clone' });
+    await expect(saveChosen(mine.id, { words: 'zap', command: 'no-such' })).rejects.toEqual(problem('not valid'));
+    expect(await chosenIn(factory.id)).toMatchObject({ revision: 2, value: { zap: 'clone' } });
+    expect((await chosenIn(other.id)).value).toEqual({});
   });
 
   it('knows the keys of the other programs, not its own', async () => {

@@ -166,6 +166,10 @@ describe('the bench', () => {
     await untilIs(() => keysOf('leaf-length'), []);
     press(document.body, 'y', 'KeyY', { ctrlKey: true });
     await untilIs(() => keysOf('leaf-length'), ['Alt+A']);
+    press(document.body, 'z', 'KeyZ', { ctrlKey: true });
+    await untilIs(() => keysOf('leaf-length'), []);
+    press(document.body, 'Z', 'KeyZ', { ctrlKey: true, shiftKey: true });
+    await untilIs(() => keysOf('leaf-length'), ['Alt+A']);
     await click('Undo');
     await untilIs(() => keysOf('leaf-length'), []);
   });
@@ -236,6 +240,12 @@ describe('the bench', () => {
     fireEvent.change(note, { target: { value: 'D as in drawer' } });
     fireEvent.blur(note);
     await until(async () => (await row())?.[3] === 'D as in drawer');
+    // Escape leaves the note as it was.
+    await click(/^Memory hook for /);
+    const again = await screen.findByRole('textbox', { name: /^Memory hook for / }, WAIT);
+    fireEvent.change(again, { target: { value: 'Never mind' } });
+    press(again, 'Escape');
+    await until(() => screen.queryByRole('textbox', { name: /^Memory hook for / }) === null);
     await choose(/^More for Crop tool/, /^Mark as spare/);
     await until(async () => (await stored()).spares.includes('crop-tool'));
     await click(/^Remove/);

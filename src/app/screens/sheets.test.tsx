@@ -223,6 +223,11 @@ describe('a sheet', () => {
     });
     await take(/^All with keys/);
     await until(() => count() > 100);
+    const contents = async () => (await sheets()).find((one) => one.name === 'Pocket three')?.spec.contents;
+    await choose('More for Pocket three', 'Keep what is shown over it');
+    await untilIs(contents, 'all');
+    await click('Bring it back');
+    await untilIs(contents, 'picked');
     await click('Pocket three');
     await untilIs(count, 3);
     await choose('More for Pocket three', 'Rename…');
@@ -252,10 +257,11 @@ describe('a change list', () => {
     await until(() => done().includes('1'));
     cleanup();
     await openPage(`/sheets/${slug}/walk-keys/changes`);
-    await until(
-      () => (screen.queryAllByRole('checkbox') as HTMLInputElement[]).filter((one) => one.checked).length === 1,
-    );
+    const checked = () => (screen.queryAllByRole('checkbox') as HTMLInputElement[]).filter((one) => one.checked).length;
+    await untilIs(checked, 1);
     await click('Start over');
-    await until(() => (screen.queryAllByRole('checkbox') as HTMLInputElement[]).every((one) => !one.checked));
+    await untilIs(checked, 0);
+    await click('Undo');
+    await untilIs(checked, 1);
   });
 });

@@ -104,13 +104,17 @@ describe('bringing a program in', () => {
   it('takes a pasted table, corrected columns, and a name; what can’t be named stays', async () => {
     await openPage('/shelf/bring-in');
     fireEvent.change(await field(/^Copy the table/), {
-      target: { value: 'Lift stain\tF9\tRepair\nDust sweep\tF8\tRepair\nNone here\t\tRepair\n' },
+      target: { value: 'Lift stain\tF9\tRepair\nDust sweep\tF8\tRepair\nNone here\t-\tRepair\n' },
     });
     await click('Read it');
     await until(() => status('3 commands').includes('2 of them with keys'));
     select('Column 2', 'Leave out');
     await until(() => status('3 commands').includes('0 of them with keys'));
     select('Column 2', 'Keys');
+    await until(() => status('3 commands').includes('2 of them with keys'));
+    select('A sign alone: - or ?', 'Is the key itself');
+    await until(() => status('3 commands').includes('3 of them with keys'));
+    select('A sign alone: - or ?', 'Says that there are no keys');
     await until(() => status('3 commands').includes('2 of them with keys'));
     await type('Name of the program', '');
     await click('Put it on the Shelf');
@@ -415,9 +419,12 @@ describe('two keymaps side by side', () => {
     const table = () => screen.getByRole('region', { name: 'Differences' }).textContent ?? '';
     await until(() => table().includes('Wash'));
     expect([table().includes('Gild'), table().includes('Mend')]).toEqual([true, false]);
-    select('Keymap at the left', 'Factory keys');
+    select('Keymap at the left', 'Walk keys');
     // The second choice comes before the page of the first.
     select('Keymap at the right', 'Factory keys');
+    await until(() => window.location.search === '?left=walk-keys&right=factory-keys');
+    await until(() => table().includes('Wash'));
+    select('Keymap at the left', 'Factory keys');
     await said(/the same keymap twice/);
   });
 });

@@ -39,7 +39,13 @@ describe('taking everything in', () => {
     fireEvent.blur(label);
     await until(async () => (await row('Sheet retouching')).textContent?.includes('as “Sheet retouching (laptop)”'));
     await clickIn(await row('Label drawing'), 'Go on here as there');
-    await until(async () => (await row('Label drawing')).textContent?.includes('Goes on here as there'));
+    const goesOn = async () => (await row('Label drawing')).textContent?.includes('Goes on here as there');
+    await until(goesOn);
+    // What was chosen was chosen of that file.
+    give(file);
+    await until(async () => !(await goesOn()));
+    await clickIn(await row('Label drawing'), 'Go on here as there');
+    await until(goesOn);
     // What is here changes meanwhile, so that something else would happen than was shown.
     const { revision, program } = await loadProgramView('quillmoor');
     const { contexts, rules, commands } = program;
