@@ -21,6 +21,8 @@ describe('a file of bytes', () => {
     ['is Windows-1252 else', [0x43, 0x61, 0x66, 0xe9], 'windows-1252', 'Café'],
     ['begins with half a mark', [0xff, 0x41], 'windows-1252', 'ÿA'],
     ['begins with half of another', [0xfe, 0x41], 'windows-1252', 'þA'],
+    ['has the second half of a mark', [0x41, 0xff], 'windows-1252', 'Aÿ'],
+    ['has the second half of another', [0x41, 0xfe], 'windows-1252', 'Aþ'],
     ['begins with a part of the third', [0xef, 0xbb, 0x41], 'windows-1252', 'ï»A'],
     [
       'has line ends, tabs, form feeds and a few odd signs',
