@@ -17,13 +17,13 @@ export function refuseTooManyLines(text: string): void {
 
 /** The lines of a text, whatever ends them. @throws UnreadableList for more lines than a list may have. */
 export function linesOf(text: string): Line[] {
+  refuseTooManyLines(text);
   const lines: Line[] = [];
   const end = new RegExp(END);
   for (let from = 0; from <= text.length; ) {
     const found = end.exec(text);
     const to = found ? found.index : text.length;
     lines.push({ number: lines.length + 1, from, text: text.slice(from, to) });
-    if (lines.length > MOST_LINES) throw new UnreadableList(tooMany);
     if (!found) break;
     from = end.lastIndex;
   }

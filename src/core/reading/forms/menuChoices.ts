@@ -35,8 +35,7 @@ export function choiceOf(entry: XmlElement): XmlElement | null {
 
 /**
  * The commands of menus that a manual in DocBook tells of, each with its place and its keys: `menuchoice` with `guimenu`,
- * `guimenuitem` and `shortcut` in it. Rows
- * are numbered from 1.
+ * `guimenuitem` and `shortcut` in it. Rows are numbered from 1.
  */
 export function menuChoices({ root }: XmlDocument): readonly RawTable[] {
   const found = underHeadings();
